@@ -1,0 +1,19 @@
+import type { Result } from './result';
+
+/**
+ * Why a command gives no result. `bad-input` is the caller's to mend (`path` is where, as in
+ * `drill.spots[0].count`); the others are requests that were understood and cannot be met.
+ */
+export type Failure =
+	| { code: 'bad-input'; path: string; message: string; rung?: string }
+	| { code: 'too-few-players'; needed: number; message: string; rung?: string }
+	| { code: 'unbalanced-rotation'; spot: string; message: string; rung?: string }
+	| { code: 'infeasible'; message: string; short?: number; rung?: string };
+
+/** The outcome of a command of the core. */
+export type Outcome<Value> = Result<Value, Failure>;
+
+/** A `bad-input` failure at `path`, saying what was expected. */
+export function badInput(path: string, message: string): Failure {
+	return { code: 'bad-input', path, message };
+}

@@ -1,0 +1,121 @@
+import type { Drill } from '../model/drill';
+import type { Block, Lane, Period, Practice } from '../model/practice';
+import {
+	drillOf,
+	idMaker,
+	idsIn,
+	periodFromDrill,
+	playersOfLane,
+	sizeHere,
+	splitIntoCopies,
+	isStation,
+	type Context,
+	type Edit,
+	type EditOf,
+	type Evaluation
+} from '../practice';
+import type { SizeOption } from '../sizing';
+
+type Plan = Pick<Evaluation, 'practice' | 'context'>;
+
+/** Takes a player out of a block: out of the group that brought them there, and out of the copy. */
+export function withoutPlayer(period: Period, block: Block, player: string): EditOf<'arrange-period'> {
+	const groupIds = new Set(block.copies.map(({ group }) => group));
+	const drop = (ids: readonly string[]) => ids.filter((id) => id !== player);
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: period.kind,
+		groups:
+			period.groups?.map((group) =>
+				groupIds.has(group.id) ? { ...group, players: drop(group.players) } : group
+			) ?? null,
+		slots: period.slots ?? null,
+		moveSeconds: period.moveSeconds ?? null,
+		lanes: mapBlock(period, block, (each) => ({
+			...each,
+			copies: each.copies.map((copy) => ({ ...copy, players: drop(copy.players) }))
+		}))
+	};
+}
+
+/** The lanes of a period with one block changed, or taken out (null). */
+export function mapBlock(
+	period: Period,
+	block: Block,
+	change: (block: Block) => Block | null
+): Lane[] {
+	return period.lanes.map((lane) => ({
+		...lane,
+		blocks: lane.blocks.flatMap((each) => (each.id === block.id ? (change(each) ?? []) : each))
+	}));
+}
+
+/** Takes a block out; with it its lane where it was alone, and the period where nothing is left. */
+export function withoutBlock(period: Period, block: Block): Edit {
+	const lanes = mapBlock(period, block, () => null).filter(({ blocks }) => blocks.length > 0);
+	if (lanes.length === 0) return { type: 'remove-period', period: period.id };
+	const kept = new Set(lanes.map(({ id }) => id));
+	const slots = period.slots?.map((slot) =>
+		Object.fromEntries(Object.entries(slot).filter(([lane]) => kept.has(lane)))
+	);
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: period.kind,
+		lanes,
+		groups: period.groups ?? null,
+		slots: slots ?? null,
+		moveSeconds: period.moveSeconds ?? null
+	};
+}
+
+/** Runs a block of a plain lane in the copies of the best free size that `accepts` takes; null if none. */
+export function recopy(
+	plan: Plan,
+	{ period, lane, block }: { period: Period; lane: Lane; block: Block },
+	accepts: (option: SizeOption) => boolean
+): Edit | null {
+	const drill = drillOf(plan.context, block.drill);
+	if (!drill || isStation(period, lane) || lane.blocks.length > 1) return null;
+	const players = playersOfLane(period, lane).filter((id) => plan.practice.expected.includes(id));
+	const sized = sizeHere(plan, {
+		period,
+		drill,
+		rung: block.climb[0].rung,
+		players: players.length,
+		minutes: block.minutes,
+		beside: period.lanes.filter((other) => other !== lane)
+	});
+	if (!sized.ok) return null;
+	const { output, room } = sized.value;
+	const free = output.options.filter((option) => option.blockedBy.length === 0 && accepts(option));
+	const [option] = free.sort(
+		(a, b) => b.reps.min - a.reps.min || a.share.wait - b.share.wait || a.copies - b.copies
+	);
+	return option ? splitIntoCopies(plan, { period, lane, block, option, room, players }) : null;
+}
+
+/** A drill of the shelf put in the place of a block's, at its base: the same players and zones. */
+export function withDrill(block: Block, drill: Drill): EditOf<'set-block'> {
+	return {
+		type: 'set-block',
+		block: block.id,
+		set: {
+			drill: { id: drill.id, revision: drill.revision ?? 1 },
+			climb: [{ minutes: block.minutes }]
+		}
+	};
+}
+
+/** A warm-up of the shelf as a new first period, or null where none fits the ground. */
+export function warmUpPeriod(plan: Plan, minutes: number): Period | null {
+	const { practice, context } = plan;
+	const warmUps = context.shelf.filter(({ family }) => family === 'warm-up');
+	for (const drill of warmUps) {
+		const id = idMaker(practice.periods.flatMap(idsIn))('warm-up');
+		const period = periodFromDrill(plan, { drill, id, minutes });
+		if (period) return period;
+	}
+	return null;
+}

@@ -1,0 +1,48 @@
+import type { Evaluation } from '../practice';
+import { adultTwice } from './adultTwice';
+import { blockEmpty } from './blockEmpty';
+import { cannotRun } from './cannotRun';
+import type { Finding, Rule, Severity } from './finding';
+import { groupSize } from './groupSize';
+import { hardAfterHard } from './hardAfterHard';
+import { moveShort } from './moveShort';
+import { noWarmUp } from './noWarmUp';
+import { overTime } from './overTime';
+import { playerTwice } from './playerTwice';
+import { playerUnplaced } from './playerUnplaced';
+import { talkLong } from './talkLong';
+import { underTime } from './underTime';
+import { waiting } from './waiting';
+import { zoneTwice } from './zoneTwice';
+
+export { describeEdit, describeFinding } from './messages';
+export type { Finding, FindingCode, Place, Severity } from './finding';
+
+/** Every rule; the order is that of findings of the same severity and time. */
+const RULES: readonly Rule[] = [
+	playerTwice,
+	zoneTwice,
+	adultTwice,
+	cannotRun,
+	groupSize,
+	playerUnplaced,
+	blockEmpty,
+	noWarmUp,
+	overTime,
+	waiting,
+	moveShort,
+	talkLong,
+	hardAfterHard,
+	underTime
+];
+
+const WORST_FIRST: Record<Severity, number> = { stop: 0, warn: 1, hint: 2 };
+
+/** Everything that does not work in a played practice, the worst first, then by time. */
+export function check(evaluation: Evaluation): Finding[] {
+	return RULES.flatMap((rule) => rule(evaluation)).sort(
+		(a, b) =>
+			WORST_FIRST[a.severity] - WORST_FIRST[b.severity] ||
+			(a.at.fromSecond ?? -1) - (b.at.fromSecond ?? -1)
+	);
+}

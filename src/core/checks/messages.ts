@@ -1,0 +1,168 @@
+import { assertNever } from '../base';
+import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
+import type { Finding } from './finding';
+
+type Plan = Pick<Evaluation, 'practice' | 'context'>;
+
+const percent = (share: unknown) => `${Math.round(Number(share) * 100)} %`;
+const minutes = (count: number) => (count === 1 ? '1 minute' : `${count} minutes`);
+const list = (names: readonly string[]) =>
+	names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ');
+
+/** Minutes and seconds from the start of the practice, `0:54`. */
+export function offset(second: number): string {
+	const whole = Math.round(second);
+	return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** Names for ids, as the coach knows them; an unknown id is shown as it is. */
+function namesIn({ practice, context }: Plan) {
+	const block = (id: unknown) => {
+		const found = findBlock(practice, String(id));
+		const drill = found && drillOf(context, found.block.drill);
+		return drill?.name ?? found?.period.name ?? String(id);
+	};
+	return {
+		block,
+		period: (id: string) => findPeriod(practice, id)?.name ?? id,
+		zone: (id: string) => context.zoneById.get(id)?.name ?? id,
+		player: (id: string) => context.playerById.get(id)?.name ?? id,
+		adult: (id: string) => context.adultById.get(id)?.name ?? id,
+		drill: (id: string) => context.shelf.find((drill) => drill.id === id)?.name ?? id
+	};
+}
+
+/** A finding in one plain sentence. */
+export function describeFinding(finding: Finding, plan: Plan): string {
+	const { code, at, values } = finding;
+	const names = namesIn(plan);
+	const numbers = (key: string) => Number(values[key]);
+	switch (code) {
+		case 'player-twice':
+			return `${names.player(at.player ?? '')} is in ${names.block(values.first)} and in ${names.block(values.second)} at ${offset(numbers('atSecond'))}.`;
+		case 'adult-twice':
+			return `${names.adult(at.adult ?? '')} is asked for in ${names.block(values.first)} and in ${names.block(values.second)} at ${offset(numbers('atSecond'))}.`;
+		case 'zone-twice':
+			return `Zone ${names.zone(at.zone ?? '')} holds ${names.block(values.first)} and ${names.block(values.second)} from ${offset(numbers('fromSecond'))} to ${offset(numbers('toSecond'))}.`;
+		case 'group-size':
+			return `${names.block(at.block)} takes ${values.min} to ${values.max} players; a group has ${values.players}.`;
+		case 'too-few-players':
+			return `${names.block(at.block)} cannot run: ${values.reason}.`;
+		case 'block-empty':
+			return at.block
+				? `${names.block(at.block)} has nobody or no drill.`
+				: `${values.name} has no drill yet.`;
+		case 'player-unplaced':
+			return `${list((values.players as string[]).map(names.player))} ${(values.players as string[]).length === 1 ? 'has' : 'have'} no place in ${names.period(at.period ?? '')}.`;
+		case 'over-time':
+			return `The periods take ${minutes(numbers('planned'))}: ${numbers('overMinutes')} over the ${numbers('minutes')} there are.`;
+		case 'under-time':
+			return `${minutes(numbers('spareMinutes'))} of ${numbers('minutes')} are not used yet.`;
+		case 'no-warm-up':
+			return `${names.block(at.block)} is hard work (effort ${values.effort}) after ${minutes(numbers('minutes'))} of warm-up; ${numbers('needed')} are set.`;
+		case 'waiting':
+			return `In ${names.block(at.block)} ${values.players} wait ${percent(values.waitShare)} of the time, up to ${Math.round(numbers('longestWaitSeconds'))} s at a stretch.`;
+		case 'move-short':
+			return `${names.period(at.period ?? '')} leaves ${values.moveSeconds} s to change stations; ${values.metres} m take ${values.needed} s.`;
+		case 'talk-long':
+			return `${names.period(at.period ?? '')} lasts ${minutes(numbers('minutes'))}; players listen for ${numbers('limit')}.`;
+		case 'hard-after-hard':
+			return `${values.first} (effort ${values.effort}) and ${values.second} (effort ${values.nextEffort}) follow each other without a rest.`;
+		default:
+			return assertNever(code);
+	}
+}
+
+function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: Plan): string {
+	const names = namesIn(plan);
+	const period = findPeriod(plan.practice, edit.period);
+	const before = new Map(
+		period?.lanes.flatMap(({ blocks }) => blocks.map((block) => [block.id, block] as const))
+	);
+	const after = edit.lanes.flatMap(({ blocks }) => blocks);
+	if (edit.slots && !period?.slots) return `Split ${names.period(edit.period)} into ${edit.lanes.length} stations`;
+	if (!edit.slots && period?.slots) return `Take back the stations of ${names.period(edit.period)}`;
+	const gone = [...before.keys()].find((id) => !after.some((block) => block.id === id));
+	if (gone) return `Take ${names.block(gone)} out`;
+	const recopied = after.find((block) => before.get(block.id)?.copies.length !== block.copies.length);
+	if (recopied) {
+		const copies = recopied.copies.length;
+		return `Run ${names.block(recopied.id)} in ${copies === 1 ? '1 copy' : `${copies} copies`}`;
+	}
+	const placed = (lanes: typeof edit.lanes, groups: typeof edit.groups) => [
+		...(groups ?? []).flatMap(({ players }) => players),
+		...lanes.flatMap(({ blocks }) => blocks.flatMap(({ copies }) => copies.flatMap(({ players }) => players)))
+	];
+	const old = placed(period?.lanes ?? [], period?.groups ?? null);
+	const next = placed(edit.lanes, edit.groups);
+	const left = old.filter((id) => !next.includes(id));
+	const joined = next.filter((id) => !old.includes(id));
+	if (left.length === 1) return `Take ${names.player(left[0])} out of ${names.period(edit.period)}`;
+	if (left.length === 0 && joined.length > 0)
+		return `Place ${list(joined.map(names.player))} in ${names.period(edit.period)}`;
+	if (old.length > next.length) {
+		const twice = old.find((id) => old.filter((other) => other === id).length > next.filter((other) => other === id).length);
+		if (twice) {
+			const block = after.find((each) => {
+				const was = before.get(each.id);
+				return was && JSON.stringify(was.copies) !== JSON.stringify(each.copies);
+			});
+			return `Take ${names.player(twice)} out of ${block ? names.block(block.id) : 'one group'}`;
+		}
+	}
+	return `Arrange ${names.period(edit.period)}`;
+}
+
+/** What an edit does, as the coach would say it; `plan` is the practice before it. */
+export function describeEdit(edit: Edit, plan: Plan): string {
+	const names = namesIn(plan);
+	switch (edit.type) {
+		case 'set-practice': {
+			const { set } = edit;
+			if (set.minutes !== undefined) return `Make the practice ${minutes(set.minutes)}`;
+			if (set.expected) return `Expect ${set.expected.length} players`;
+			if (set.adults) return `Plan with ${set.adults.length} adults`;
+			return 'Change date, start or place';
+		}
+		case 'add-period':
+			return `Add ${edit.period.name}`;
+		case 'remove-period':
+			return `Remove ${names.period(edit.period)}`;
+		case 'move-period':
+			return edit.after === null
+				? `Move ${names.period(edit.period)} to the start`
+				: `Move ${names.period(edit.period)} behind ${names.period(edit.after)}`;
+		case 'set-period':
+			if (edit.set.moveSeconds != null) return `Give ${edit.set.moveSeconds} s to change stations`;
+			return `Change ${names.period(edit.period)}`;
+		case 'set-minutes': {
+			const changed = Object.entries(edit.periods);
+			if (changed.length === 1) return `Give ${names.period(changed[0][0])} ${minutes(changed[0][1])}`;
+			return `Fit ${changed.length} periods`;
+		}
+		case 'arrange-period':
+			return describeArrange(edit, plan);
+		case 'place-lane': {
+			const lane = plan.practice.periods.flatMap(({ lanes }) => lanes).find(({ id }) => id === edit.lane);
+			const block = lane?.blocks[0];
+			const zones = edit.zoneIds.map(names.zone).join(', ');
+			return `Move ${block ? names.block(block.id) : 'the lane'} to zone ${zones}`;
+		}
+		case 'set-block':
+			if (edit.set.drill) return `Run ${names.drill(edit.set.drill.id)} instead`;
+			if (edit.set.copies) return `Free the adult from ${names.block(edit.block)}`;
+			if (edit.set.climb) return `Change the rung of ${names.block(edit.block)}`;
+			return `Change ${names.block(edit.block)}`;
+		case 'all': {
+			const dropped = edit.edits.filter((part) => part.type === 'remove-period');
+			const fits = edit.edits.some((part) => part.type === 'set-minutes');
+			if (fits && edit.edits.every((part) => part.type === 'remove-period' || part.type === 'set-minutes'))
+				return dropped.length === 0
+					? 'Fit the periods to the time'
+					: `Fit to the time, without ${dropped.map((part) => names.period(part.period)).join(', ')}`;
+			return describeEdit(edit.edits[0], plan);
+		}
+		default:
+			return assertNever(edit);
+	}
+}

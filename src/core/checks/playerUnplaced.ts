@@ -1,0 +1,54 @@
+import type { Period } from '../model/practice';
+import { playersOfLane, type Edit } from '../practice';
+import type { Finding, Rule } from './finding';
+
+/** A player who is expected has no place in a period that places others. */
+export const playerUnplaced: Rule = ({ practice }) =>
+	practice.periods.flatMap((period): Finding[] => {
+		const [lane] = period.lanes;
+		if (!lane) return [];
+		const grouped = (period.groups ?? []).flatMap(({ players }) => players);
+		const placed = new Set([...grouped, ...period.lanes.flatMap((each) => playersOfLane(period, each))]);
+		const missing = practice.expected.filter((id) => !placed.has(id));
+		if (missing.length === 0) return [];
+		return [
+			{
+				code: 'player-unplaced',
+				severity: 'stop',
+				at: { period: period.id, player: missing[0] },
+				values: { players: missing },
+				fixes: [placeMissing(period, missing)]
+			}
+		];
+	});
+
+/** Puts players into the smallest groups, or, where there are none, into the first copy. */
+function placeMissing(period: Period, missing: readonly string[]): Edit {
+	const groups = period.groups?.map((group) => ({ ...group, players: [...group.players] }));
+	const rest = [...missing];
+	while (groups && groups.length > 0 && rest.length > 0) {
+		const smallest = groups.reduce((a, b) => (b.players.length < a.players.length ? b : a));
+		smallest.players.push(...rest.splice(0, 1));
+	}
+	let place = rest;
+	const lanes = period.lanes.map((lane) => ({
+		...lane,
+		blocks: lane.blocks.map((block) => ({
+			...block,
+			copies: block.copies.map((copy) => {
+				const own = place;
+				place = [];
+				return own.length > 0 ? { ...copy, players: [...copy.players, ...own] } : copy;
+			})
+		}))
+	}));
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: period.kind,
+		lanes,
+		groups: groups ?? null,
+		slots: period.slots ?? null,
+		moveSeconds: period.moveSeconds ?? null
+	};
+}

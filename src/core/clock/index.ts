@@ -1,0 +1,1 @@
+export { fit, FitInput, Rank, type FitOutput } from './fit';

@@ -1,0 +1,59 @@
+import type { System } from './system';
+
+/** A player as the lines see one: who, and of which unit. */
+export interface Runner {
+	readonly id: string;
+	readonly unit?: string;
+}
+
+/** Takes up to `count` of the first waiting players that `suits` accepts, in order. */
+function take(waiting: number[], count: number, suits: (player: number) => boolean): number[] {
+	const taken: number[] = [];
+	for (let at = 0; at < waiting.length && taken.length < count; )
+		if (suits(waiting[at])) taken.push(...waiting.splice(at, 1));
+		else at += 1;
+	return taken;
+}
+
+/** The spots whose lines a spare player of `unit` may join. */
+function linesFor({ spots }: System, unit: string | undefined): number[] {
+	const indices = spots.map((_, index) => index);
+	const flagged = indices.filter((index) => spots[index].line);
+	if (flagged.length === 0) return [0];
+	const own = flagged.filter((index) => unit !== undefined && spots[index].unit === unit);
+	if (own.length > 0) return own;
+	const open = flagged.filter((index) => spots[index].unit === undefined);
+	return open.length > 0 ? open : flagged;
+}
+
+/**
+ * Deals players to the lines of the spots: first each spot with a unit takes its own, then each
+ * spot fills up with the first left, then the rest join the flagged lines in turn.
+ * Gives the players' indices by spot, front of the line first. Needs `players.length >= needed`.
+ */
+export function deal(system: System, players: readonly Runner[]): number[][] {
+	const { spots } = system;
+	const waiting = players.map((_, index) => index);
+	const lines = spots.map(({ unit, count }) =>
+		unit === undefined ? [] : take(waiting, count, (player) => players[player].unit === unit)
+	);
+	for (const [index, { count }] of spots.entries())
+		lines[index].push(...waiting.splice(0, count - lines[index].length));
+	const turns = new Map<string, number>();
+	for (const player of waiting) {
+		const choices = linesFor(system, players[player].unit);
+		const key = choices.join();
+		const turn = turns.get(key) ?? 0;
+		lines[choices[turn % choices.length]].push(player);
+		turns.set(key, turn + 1);
+	}
+	return lines;
+}
+
+/** Fills the lines with given numbers of players each, in the spots' and the players' order. */
+export function dealInOrder(system: System, start: ReadonlyMap<string, number>): number[][] {
+	let next = 0;
+	return system.spots.map(({ id }) =>
+		Array.from({ length: start.get(id) ?? 0 }, () => next++)
+	);
+}

@@ -1,0 +1,16 @@
+import { badInput, fail, ok, type Outcome } from '../base';
+import type { Drill } from '../model/drill';
+
+/**
+ * The drill as it is run on a rung: the rung's fields replace the drill's as a whole.
+ * Without a rung, the drill itself. `path` is where the rung was named, for the failure.
+ */
+export function resolveDrill(drill: Drill, rungId?: string, path = 'rung'): Outcome<Drill> {
+	if (rungId === undefined) return ok(drill);
+	const rung = drill.rungs.find(({ id }) => id === rungId);
+	if (!rung) {
+		const known = drill.rungs.map(({ id }) => `"${id}"`).join(', ') || 'none';
+		return fail(badInput(path, `"${rungId}" is no rung of "${drill.id}"; it has ${known}`));
+	}
+	return ok({ ...drill, ...rung.set });
+}

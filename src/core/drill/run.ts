@@ -1,0 +1,131 @@
+import { SAME_INSTANT } from '../base';
+import type { Drill } from '../model/drill';
+import { Lines } from './lines';
+import type { System } from './system';
+
+/** One turn: who is on it, spot by spot, and when. */
+export interface TurnOnGround {
+	/** Counted from 0 over the turns that started. */
+	readonly number: number;
+	readonly startSecond: number;
+	/** Start plus work; may lie after the end of the run. */
+	readonly endSecond: number;
+	/** False where the run ended first: such a turn gives no turn, rep, help or side. */
+	readonly complete: boolean;
+	/** Index of the side it was started on, 0 where the drill has none. */
+	readonly side: number;
+	/** Whether its players move on; otherwise they go back to the front of their own line. */
+	readonly movesOn: boolean;
+	/** Players by index, those of the first spot first. */
+	readonly players: readonly number[];
+	/** For each of `players`, the index of the spot in the system. */
+	readonly spots: readonly number[];
+}
+
+/** What a run needs to know of a drill, apart from who stands where. */
+export interface RunPlan {
+	readonly drill: Pick<Drill, 'turn' | 'rotation' | 'sides'>;
+	readonly system: System;
+	/** Seconds that the drill runs, talk not counted. */
+	readonly runSeconds: number;
+}
+
+/** A turn while the run still writes it. */
+type OpenTurn = { -readonly [Key in keyof TurnOnGround]: TurnOnGround[Key] } & {
+	players: number[];
+	spots: number[];
+};
+
+/** Says when the players of an ended turn move on; the others go back to the front of their line. */
+function rotationClock({ everyTurns = 1, everySeconds }: Drill['rotation']) {
+	let ended = 0;
+	let mark = everySeconds ?? 0;
+	return (endSecond: number): boolean => {
+		ended += 1;
+		if (everySeconds === undefined) return ended % everyTurns === 0;
+		if (endSecond < mark - SAME_INSTANT) return false;
+		mark = (Math.floor((endSecond + SAME_INSTANT) / everySeconds) + 1) * everySeconds;
+		return true;
+	};
+}
+
+/** Gives the side of a turn by its number, or by its start where the run is cut into equal stretches. */
+function sideClock(sides: Drill['sides'], runSeconds: number) {
+	const count = sides?.names.length ?? 1;
+	const everyTurns = sides?.everyTurns;
+	return (turn: number, startSecond: number): number =>
+		everyTurns !== undefined
+			? Math.floor(turn / everyTurns) % count
+			: Math.min(count - 1, Math.floor((startSecond + SAME_INSTANT) / (runSeconds / count)));
+}
+
+/**
+ * Runs a drill from dealt lines until `runSeconds` and shows every turn, in order of their starts,
+ * once it has ended or the run is over. A turn starts at the earliest time, a headway after the
+ * one before, at which every line holds its count; at one instant ends come before starts.
+ */
+export function runTurns(
+	{ drill, system, runSeconds }: RunPlan,
+	dealt: readonly (readonly number[])[],
+	show: (turn: TurnOnGround) => void
+): void {
+	const { workSeconds, headwaySeconds } = drill.turn;
+	const { spots, leadsTo } = system;
+	const lines = new Lines(dealt, dealt.reduce((sum, line) => sum + line.length, 0));
+	const movesOn = rotationClock(drill.rotation);
+	const sideOf = sideClock(drill.sides, runSeconds);
+	const open: OpenTurn[] = [];
+
+	const canStart = () => spots.every(({ count }, spot) => lines.length(spot) >= count);
+
+	function start(number: number, startSecond: number): void {
+		const endSecond = startSecond + workSeconds;
+		const side = sideOf(number, startSecond);
+		const turn: OpenTurn = {
+			number,
+			startSecond,
+			endSecond,
+			side,
+			complete: false,
+			movesOn: false,
+			players: [],
+			spots: []
+		};
+		for (let spot = 0; spot < spots.length; spot += 1) {
+			const { count, upTo } = spots[spot];
+			const taken = upTo === undefined ? count : Math.min(upTo, lines.length(spot));
+			for (let k = 0; k < taken; k += 1) {
+				turn.players.push(lines.takeFront(spot));
+				turn.spots.push(spot);
+			}
+		}
+		open.push(turn);
+	}
+
+	function end(turn: OpenTurn): void {
+		const { players, spots: held } = turn;
+		turn.complete = true;
+		turn.movesOn = movesOn(turn.endSecond);
+		show(turn);
+		if (turn.movesOn)
+			for (let k = 0; k < players.length; k += 1) lines.joinBack(leadsTo[held[k]], players[k]);
+		else for (let k = players.length - 1; k >= 0; k -= 1) lines.joinFront(held[k], players[k]);
+	}
+
+	let started = 0;
+	let second = 0;
+	while (second < runSeconds - SAME_INSTANT) {
+		while (open.length > 0 && open[0].endSecond <= second + SAME_INSTANT)
+			end(open.shift() as OpenTurn);
+		if (canStart()) {
+			start(started, second);
+			started += 1;
+			second += headwaySeconds;
+		} else if (open.length > 0) second = open[0].endSecond;
+		else throw new Error('A balanced drill stood still: its lines never fill again');
+	}
+	for (const turn of open) {
+		turn.complete = turn.endSecond <= runSeconds + SAME_INSTANT;
+		show(turn);
+	}
+}

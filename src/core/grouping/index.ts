@@ -1,0 +1,1 @@
+export { evenGroups, unevenness, type Groupable, type Unevenness } from './even';

@@ -1,0 +1,126 @@
+import Type, { type Static } from 'typebox';
+import { closed, Counts, Day, Id, Name, Point, Text } from './fields';
+
+/** Something that a licensed practitioner keeps a player out of. */
+export const Restriction = Type.Object(
+	{
+		from: Type.Enum(['contact', 'running']),
+		until: Type.Optional(Day),
+		setBy: Name
+	},
+	closed
+);
+
+/** A player as the engine needs one. Ratings run from 1 to 5 by skill area. */
+export const Player = Type.Object(
+	{
+		id: Id,
+		name: Name,
+		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
+		unit: Type.Optional(Id),
+		ratings: Type.Optional(Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 }))),
+		restrictions: Type.Optional(Type.Array(Restriction)),
+		usuallyLate: Type.Optional(Type.Boolean())
+	},
+	closed
+);
+
+/** A coach or a helper. */
+export const Adult = Type.Object(
+	{
+		id: Id,
+		name: Name,
+		role: Name,
+		units: Type.Optional(Type.Array(Id)),
+		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 })))
+	},
+	closed
+);
+
+/** A rectangle of the ground: `x`, `y` is its corner nearest the ground's origin. Metres. */
+export const Zone = Type.Object(
+	{
+		id: Id,
+		name: Name,
+		x: Type.Number(),
+		y: Type.Number(),
+		length: Type.Number({ exclusiveMinimum: 0 }),
+		width: Type.Number({ exclusiveMinimum: 0 }),
+		fixtures: Type.Optional(Counts)
+	},
+	closed
+);
+
+/** A line painted on the ground: straight through points, or an arc (degrees, 0 along the length). */
+export const Marking = Type.Union([
+	Type.Object({ line: Type.Array(Point, { minItems: 2 }) }, closed),
+	Type.Object(
+		{
+			centre: Point,
+			radius: Type.Number({ exclusiveMinimum: 0 }),
+			from: Type.Number(),
+			to: Type.Number()
+		},
+		closed
+	)
+]);
+
+/** A ground drawn to scale: `length` runs along x, `width` along y. Metres. */
+export const Ground = Type.Object(
+	{
+		id: Id,
+		name: Name,
+		length: Type.Number({ exclusiveMinimum: 0 }),
+		width: Type.Number({ exclusiveMinimum: 0 }),
+		markings: Type.Array(Marking),
+		zones: Type.Array(Zone)
+	},
+	closed
+);
+
+/** Limits that a club may change; the defaults are in `limits.ts`. */
+export const Limits = Type.Object(
+	{
+		overTimeMinutes: Type.Number({ minimum: 0 }),
+		underTimeMinutes: Type.Number({ minimum: 0 }),
+		warmUpMinutes: Type.Number({ minimum: 0 }),
+		hardWarmUpEffort: Type.Number({ minimum: 1, maximum: 10 }),
+		waitingShare: Type.Number({ minimum: 0, maximum: 1 }),
+		waitingFromMinutes: Type.Number({ minimum: 0 }),
+		walkMetresPerSecond: Type.Number({ exclusiveMinimum: 0 }),
+		leastMoveSeconds: Type.Number({ minimum: 0 }),
+		talkMinutes: Type.Number({ minimum: 0 }),
+		stopShare: Type.Number({ minimum: 0, maximum: 0.9 }),
+		hardEffort: Type.Number({ minimum: 1, maximum: 10 })
+	},
+	closed
+);
+
+/** A team and the season it is in. */
+export const Team = Type.Object(
+	{
+		id: Id,
+		name: Name,
+		sport: Id,
+		ages: Type.Object({ from: Type.Integer(), to: Type.Integer() }, closed),
+		timeZone: Name,
+		skillAreas: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
+		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
+		note: Type.Optional(Text)
+	},
+	closed
+);
+
+export const Season = Type.Object(
+	{ id: Id, name: Name, firstDay: Day, weeks: Type.Integer({ minimum: 1, maximum: 60 }) },
+	closed
+);
+
+export type Player = Static<typeof Player>;
+export type Adult = Static<typeof Adult>;
+export type Zone = Static<typeof Zone>;
+export type Marking = Static<typeof Marking>;
+export type Ground = Static<typeof Ground>;
+export type Limits = Static<typeof Limits>;
+export type Team = Static<typeof Team>;
+export type Season = Static<typeof Season>;

@@ -1,0 +1,61 @@
+import type { Surroundings } from '../model/bundle';
+import type { Drill } from '../model/drill';
+import type { Adult, Limits, Player, Zone } from '../model/team';
+
+/** Limits that hold where a club has not set its own. Defaults of this application, of no body's rules. */
+export const DEFAULT_LIMITS: Limits = {
+	overTimeMinutes: 0,
+	underTimeMinutes: 3,
+	warmUpMinutes: 8,
+	hardWarmUpEffort: 6,
+	waitingShare: 0.5,
+	waitingFromMinutes: 5,
+	walkMetresPerSecond: 1.4,
+	leastMoveSeconds: 30,
+	talkMinutes: 3,
+	stopShare: 0.4,
+	hardEffort: 8
+};
+
+/** What a practice is built from, with look-ups by id. */
+export interface Context extends Omit<Surroundings, 'limits'> {
+	readonly limits: Limits;
+	readonly playerById: ReadonlyMap<string, Player>;
+	readonly adultById: ReadonlyMap<string, Adult>;
+	readonly zoneById: ReadonlyMap<string, Zone>;
+	/** The newest revision of each drill. */
+	readonly shelf: readonly Drill[];
+	readonly drillByRevision: ReadonlyMap<string, Drill>;
+}
+
+const byId = <Item extends { id: string }>(items: readonly Item[]) =>
+	new Map(items.map((item) => [item.id, item]));
+
+const revisionKey = (id: string, revision: number) => `${revision} ${id}`;
+
+/** Surroundings with look-ups; limits that are not set take their defaults. */
+export function toContext(surroundings: Surroundings): Context {
+	const { drills, limits, players, adults, ground } = surroundings;
+	const newest = new Map<string, Drill>();
+	for (const drill of drills)
+		if ((drill.revision ?? 1) >= (newest.get(drill.id)?.revision ?? 1)) newest.set(drill.id, drill);
+	return {
+		...surroundings,
+		limits: { ...DEFAULT_LIMITS, ...limits },
+		playerById: byId(players),
+		adultById: byId(adults),
+		zoneById: byId(ground.zones),
+		shelf: [...newest.values()],
+		drillByRevision: new Map(
+			drills.map((drill) => [revisionKey(drill.id, drill.revision ?? 1), drill])
+		)
+	};
+}
+
+/** The revision of a drill that a block names; undefined for a block without a drill or an unknown one. */
+export function drillOf(
+	context: Context,
+	reference: { id: string; revision: number } | undefined
+): Drill | undefined {
+	return reference && context.drillByRevision.get(revisionKey(reference.id, reference.revision));
+}

@@ -1,0 +1,107 @@
+import type { Spread } from '../drill';
+import type { Practice } from '../model/practice';
+import type { PlayedRun } from './playRun';
+import type { State, Track } from './timelineShapes';
+
+/** What a player gets from a whole practice. */
+export interface PlayerFigures {
+	player: string;
+	/** Turns as a worker or an opponent. */
+	turns: number;
+	seconds: Record<State, number>;
+	/** Share of the practice spent doing something: working or helping. */
+	busyShare: number;
+}
+
+/** What the players of a block get from it. Shares are of their whole time in it. */
+export interface BlockFigures {
+	block: string;
+	/** Turns of one player in one slot: least, mean, most. Null where no drill runs. */
+	turns: Spread | null;
+	busyShare: number;
+	waitShare: number;
+	longestWaitSeconds: number;
+	/** Sizes of the groups that run it, over copies and slots. */
+	sizes: number[];
+}
+
+/** The numbers over the board. */
+export interface Figures {
+	players: PlayerFigures[];
+	blocks: ReadonlyMap<string, BlockFigures>;
+	/** Mean over players of the share of time spent working or helping. */
+	busyShare: number;
+	/** Turns of a player in the whole practice. */
+	turns: Spread;
+}
+
+/** Least, mean and most; zeros for nobody. */
+export function spreadOf(values: readonly number[]): Spread {
+	if (values.length === 0) return { min: 0, mean: 0, max: 0 };
+	const sum = values.reduce((total, value) => total + value, 0);
+	return { min: Math.min(...values), mean: sum / values.length, max: Math.max(...values) };
+}
+
+const noSeconds = (): Record<State, number> => ({
+	active: 0,
+	help: 0,
+	wait: 0,
+	listen: 0,
+	move: 0,
+	water: 0,
+	setup: 0,
+	off: 0
+});
+
+function playerFigures(player: string, track: Track, turns: number): PlayerFigures {
+	const seconds = noSeconds();
+	for (const { state, fromSecond, toSecond } of track) seconds[state] += toSecond - fromSecond;
+	const whole = Object.values(seconds).reduce((sum, each) => sum + each, 0);
+	const busyShare = whole > 0 ? (seconds.active + seconds.help) / whole : 0;
+	return { player, turns, seconds, busyShare };
+}
+
+function blockFigures(block: string, played: readonly PlayedRun[]): BlockFigures {
+	const sums = played.flatMap((each) => each.sums);
+	const whole = played.reduce(
+		(total, { run }) => total + run.players.length * (run.toSecond - run.fromSecond),
+		0
+	);
+	const share = (of: (sum: (typeof sums)[number]) => number) =>
+		whole > 0 ? sums.reduce((total, sum) => total + of(sum), 0) / whole : 0;
+	const runs = played.some(({ run, fault }) => run.drill && !fault);
+	return {
+		block,
+		turns: runs ? spreadOf(sums.map(({ reps }) => reps)) : null,
+		busyShare: share((sum) => sum.activeSeconds + sum.helpSeconds),
+		waitShare: share((sum) => sum.waitSeconds),
+		longestWaitSeconds: Math.max(0, ...sums.map((sum) => sum.longestWaitSeconds)),
+		sizes: [...new Set(played.map(({ run }) => run.players.length))].sort((a, b) => b - a)
+	};
+}
+
+/** Figures of a played practice: by player, by block and over all. */
+export function figuresOf(
+	practice: Practice,
+	runs: readonly PlayedRun[],
+	tracks: ReadonlyMap<string, Track>
+): Figures {
+	const turns = new Map<string, number>(practice.expected.map((id) => [id, 0]));
+	const byBlock = new Map<string, PlayedRun[]>();
+	for (const played of runs) {
+		const { id } = played.run.block;
+		const list = byBlock.get(id);
+		if (list) list.push(played);
+		else byBlock.set(id, [played]);
+		for (const { player, reps } of played.sums) turns.set(player, (turns.get(player) ?? 0) + reps);
+	}
+	const players = practice.expected.map((id) =>
+		playerFigures(id, tracks.get(id) ?? [], turns.get(id) ?? 0)
+	);
+	return {
+		players,
+		blocks: new Map([...byBlock].map(([id, played]) => [id, blockFigures(id, played)])),
+		busyShare: spreadOf(players.map(({ busyShare }) => busyShare)).mean,
+		turns: spreadOf(players.map((each) => each.turns))
+	};
+}

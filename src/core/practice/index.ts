@@ -1,0 +1,24 @@
+export { applyEdit, type Applied, type EditFailure } from './applyEdit';
+export {
+	freePlayers,
+	periodFromDrill,
+	plainPeriod,
+	playersOfLane,
+	sizeHere,
+	splitIntoCopies,
+	splitIntoStations,
+	type Plan,
+	type Sizing,
+	type StationWish
+} from './arrange';
+export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
+export { Edit, SentEdit, type EditOf } from './edit';
+export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
+export { spreadOf, type BlockFigures, type Figures, type PlayerFigures } from './figures';
+export { blocksOf, findBlock, findPeriod, idsIn, type Found } from './find';
+export { idMaker } from './ids';
+export type { PlayedRun, RunSums } from './playRun';
+export { fitted, fitToTime, plannedMinutes, resizePeriods } from './resize';
+export { overlap, roomFor, zonesOfLane, type Room } from './room';
+export { isStation, playersOfCopy, type PeriodWindow, type PlannedRun, type Window } from './schedule';
+export type { Interval, State, Track } from './timelineShapes';

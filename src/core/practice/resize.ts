@@ -1,0 +1,62 @@
+import { dealByWeight, fail, ok, type Outcome } from '../base';
+import { fit, type FitOutput } from '../clock';
+import type { Period, Practice } from '../model/practice';
+import { slotSeconds } from '../sizing';
+import type { EditOf } from './edit';
+import { isStation } from './schedule';
+
+type SetMinutes = EditOf<'set-minutes'>;
+type RemovePeriod = EditOf<'remove-period'>;
+
+/** Minutes of the blocks of a period when it lasts `minutes`: slots cut anew, lanes in proportion. */
+function blockMinutes(period: Period, minutes: number): [string, number][] {
+	const { slots, moveSeconds = 0 } = period;
+	return period.lanes.flatMap((lane) => {
+		if (slots && isStation(period, lane)) {
+			const seconds = slotSeconds(minutes, { slots: slots.length, moveSeconds });
+			return lane.blocks.map(({ id }): [string, number] => [id, Math.max(1, Math.round(seconds / 60))]);
+		}
+		const weights = lane.blocks.map((block) => block.minutes);
+		// A minute each first, so that none is left with nothing.
+		const shares = dealByWeight(Math.max(0, minutes - weights.length), weights);
+		return lane.blocks.map(({ id }, index): [string, number] => [id, shares[index] + 1]);
+	});
+}
+
+/** Minutes of a practice as they stand. */
+export function plannedMinutes(practice: Practice): number {
+	return practice.periods.reduce((sum, period) => sum + period.minutes, 0);
+}
+
+/** The edit that gives periods these minutes, their blocks with them. Minutes are whole, 1 to 600. */
+export function resizePeriods(practice: Practice, minutesById: ReadonlyMap<string, number>): SetMinutes {
+	const changed = practice.periods.filter(({ id }) => minutesById.has(id));
+	const minutesOf = ({ id }: Period) => minutesById.get(id) as number;
+	return {
+		type: 'set-minutes',
+		periods: Object.fromEntries(changed.map((period) => [period.id, minutesOf(period)])),
+		blocks: Object.fromEntries(changed.flatMap((period) => blockMinutes(period, minutesOf(period))))
+	};
+}
+
+/** Minutes of the periods when the practice is fitted; locked ones keep theirs. Fails as `fit` does. */
+export function fitted(practice: Practice): Outcome<FitOutput> {
+	return fit({
+		minutes: practice.minutes,
+		periods: practice.periods.map(({ id, min, ideal, max, minutes, rank, locked }) =>
+			locked
+				? { id, min: minutes, ideal: minutes, max: minutes, rank, fixed: true }
+				: { id, min, ideal, max, rank }
+		)
+	});
+}
+
+/** The edit that fits a practice to its minutes: what shrinks, stretches or drops. Fails as `fit` does. */
+export function fitToTime(practice: Practice): Outcome<EditOf<'all'>> {
+	const outcome = fitted(practice);
+	if (!outcome.ok) return fail(outcome.failure);
+	const { minutes, dropped } = outcome.value;
+	const removals = dropped.map((period): RemovePeriod => ({ type: 'remove-period', period }));
+	const resize = resizePeriods(practice, new Map(Object.entries(minutes)));
+	return ok({ type: 'all', edits: [...removals, resize] });
+}

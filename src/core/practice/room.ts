@@ -1,0 +1,101 @@
+import type { Drill } from '../model/drill';
+import type { Lane, Period, Practice } from '../model/practice';
+import type { Zone } from '../model/team';
+import { copiesByFixtures, copiesInZone, kitNeeded, type SizeLimits } from '../sizing';
+import { drillOf, type Context } from './context';
+import { playersOfCopy } from './schedule';
+
+/** What a block can be built from: what the other lanes of its period leave. */
+export interface Room {
+	/** Zones that overlap no zone in use and not one another, best suited first. */
+	zones: Zone[];
+	/** Adults who are there and free. */
+	adults: string[];
+	kit: Record<string, number>;
+}
+
+/** Whether two zones share ground; touching edges do not count. */
+export function overlap(a: Zone, b: Zone): boolean {
+	const apart = 1e-6;
+	return (
+		a.x + a.length > b.x + apart &&
+		b.x + b.length > a.x + apart &&
+		a.y + a.width > b.y + apart &&
+		b.y + b.width > a.y + apart
+	);
+}
+
+/** Zones of a lane: its own and those of its copies. */
+export function zonesOfLane(lane: Lane): string[] {
+	const copies = lane.blocks.flatMap((block) => block.copies);
+	return [...new Set([...lane.zoneIds, ...copies.map(({ zoneId }) => zoneId)])];
+}
+
+/** Zones that hold a copy of `players`, the tightest fit first, none that overlaps an earlier one. */
+function suitable(drill: Drill, zones: readonly Zone[], players: number): Zone[] {
+	const area = (zone: Zone) => zone.length * zone.width;
+	const chosen: Zone[] = [];
+	const fitting = zones.filter(
+		(zone) => copiesInZone(drill, zone, players) > 0 && copiesByFixtures(drill, zone) > 0
+	);
+	// Ground alone, where no zone has the fixtures: the size table then says what is missing.
+	const candidates =
+		fitting.length > 0 ? fitting : zones.filter((zone) => copiesInZone(drill, zone, players) > 0);
+	for (const zone of candidates.toSorted((a, b) => area(a) - area(b)))
+		if (!chosen.some((other) => overlap(zone, other))) chosen.push(zone);
+	return chosen;
+}
+
+function adultsIn(lanes: readonly Lane[]): Set<string> {
+	const blocks = lanes.flatMap((lane) => lane.blocks);
+	return new Set(
+		blocks.flatMap(({ copies, lead, eyes }) => [
+			...copies.flatMap((copy) => copy.adults),
+			...[lead, eyes].filter((id) => id !== undefined)
+		])
+	);
+}
+
+function kitLeft(period: Period, lanes: readonly Lane[], context: Context): Record<string, number> {
+	const left = new Map(Object.entries(context.kit));
+	for (const { copies, drill: reference } of lanes.flatMap((lane) => lane.blocks)) {
+		const drill = drillOf(context, reference);
+		if (!drill) continue;
+		const players = copies.reduce((sum, copy) => sum + playersOfCopy(period, copy).length, 0);
+		for (const [item, count] of kitNeeded(drill, { copies: copies.length, players }))
+			left.set(item, Math.max(0, (left.get(item) ?? 0) - count));
+	}
+	return Object.fromEntries(left);
+}
+
+/** What is free for `drill` with groups of about `players` in a period, beside the given lanes. */
+export function roomFor(
+	drill: Drill,
+	{ practice, period, beside, context, players }: {
+		practice: Practice;
+		period: Period;
+		beside: readonly Lane[];
+		context: Context;
+		players: number;
+	}
+): Room {
+	const inUse = beside
+		.flatMap(zonesOfLane)
+		.flatMap((id) => context.zoneById.get(id) ?? []);
+	const free = context.ground.zones.filter((zone) => !inUse.some((used) => overlap(zone, used)));
+	const busy = adultsIn(beside);
+	return {
+		zones: suitable(drill, free, players),
+		adults: practice.adults.filter((id) => !busy.has(id)),
+		kit: kitLeft(period, beside, context)
+	};
+}
+
+/** The room as limits for `size`. */
+export function limitsOf({ zones, adults, kit }: Room): SizeLimits {
+	return {
+		coaches: adults.length,
+		zones: zones.map(({ id, length, width, fixtures }) => ({ id, length, width, fixtures })),
+		kit
+	};
+}

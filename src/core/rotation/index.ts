@@ -1,0 +1,1 @@
+export { cyclicSlots } from './cyclic';

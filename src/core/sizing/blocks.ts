@@ -1,0 +1,93 @@
+import { fitsTimes } from '../base';
+import type { Drill } from '../model/drill';
+import type { Block, SizeLimits, SizeZone } from './sizeShapes';
+
+/** Adds up counts of the same item; needs of one item listed twice are one need. */
+function addUp(entries: readonly { item: string; count: number }[]): Map<string, number> {
+	const sums = new Map<string, number>();
+	for (const { item, count } of entries) sums.set(item, (sums.get(item) ?? 0) + count);
+	return sums;
+}
+
+const has = (counts: Record<string, number> | undefined, item: string): number =>
+	counts && Object.hasOwn(counts, item) ? counts[item] : 0;
+
+/** Ground of one copy in metres for `players`: both sides grow alike where each player's space asks it. */
+export function footprint({ ground }: Pick<Drill, 'ground'>, players: number) {
+	const { length, width, perPlayer = 0 } = ground;
+	const growth = Math.sqrt(Math.max(1, (perPlayer * players) / (length * width)));
+	return { length: length * growth, width: width * growth };
+}
+
+/** Copies of `players` that fit a zone side by side, all turned the same way: the better of both ways. */
+export function copiesInZone(
+	drill: Pick<Drill, 'ground'>,
+	zone: Pick<SizeZone, 'length' | 'width'>,
+	players: number
+): number {
+	const { length, width } = footprint(drill, players);
+	const along = fitsTimes(zone.length, length) * fitsTimes(zone.width, width);
+	const across = fitsTimes(zone.length, width) * fitsTimes(zone.width, length);
+	return Math.max(along, across);
+}
+
+/** Copies that the fixtures standing in a zone serve: Infinity for a drill that needs none. */
+export function copiesByFixtures(drill: Pick<Drill, 'fixtures'>, zone: SizeZone): number {
+	const needs = [...addUp(drill.fixtures ?? [])];
+	return Math.min(
+		Infinity,
+		...needs.map(([item, count]) => fitsTimes(has(zone.fixtures, item), count))
+	);
+}
+
+function blockedByGround(
+	drill: Drill,
+	zones: readonly SizeZone[],
+	sizes: readonly number[]
+): Block | null {
+	let room = 0;
+	let served = 0;
+	for (const zone of zones) {
+		const holds = copiesInZone(drill, zone, sizes[0]);
+		room += holds;
+		served += Math.min(holds, copiesByFixtures(drill, zone));
+	}
+	if (room < sizes.length) return 'zones';
+	return served < sizes.length ? 'fixtures' : null;
+}
+
+/** Kit that copies of these sizes need, by item. */
+export function kitNeeded(
+	drill: Pick<Drill, 'kit'>,
+	{ copies, players }: { copies: number; players: number }
+): Map<string, number> {
+	return addUp(
+		drill.kit.map(({ item, count, per }) => ({
+			item,
+			count: count * (per === 'copy' ? copies : players)
+		}))
+	);
+}
+
+/**
+ * Every reason why copies of these sizes cannot be run within the limits, in listing order.
+ * `adults` is what one copy takes, those on spots included.
+ */
+export function blockedBy(
+	drill: Drill,
+	{ sizes, adults }: { sizes: readonly number[]; adults: number },
+	limits: SizeLimits
+): Block[] {
+	const { coaches, zones, kit } = limits;
+	const copies = sizes.length;
+	const blocks: Block[] = [];
+	const smallest = sizes[copies - 1];
+	if (sizes[0] > drill.group.max || smallest < drill.group.min) blocks.push('size');
+	if (coaches !== undefined && copies * adults > coaches) blocks.push('coaches');
+	const ground = zones && blockedByGround(drill, zones, sizes);
+	if (ground) blocks.push(ground);
+	const players = sizes.reduce((sum, size) => sum + size, 0);
+	const needs = kit ? [...kitNeeded(drill, { copies, players })] : [];
+	if (needs.some(([item, count]) => count > has(kit, item) + 1e-9)) blocks.push('kit');
+	return blocks;
+}

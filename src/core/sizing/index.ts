@@ -1,0 +1,11 @@
+export { blockedBy, copiesByFixtures, copiesInZone, footprint, kitNeeded } from './blocks';
+export { size } from './size';
+export {
+	SizeInput,
+	type Block,
+	type SizeLimits,
+	type SizeOption,
+	type SizeOutput,
+	type SizeZone
+} from './sizeShapes';
+export { slotSeconds } from './stationSlots';

@@ -1,0 +1,23 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import type { Surroundings } from '../model/bundle';
+import type { Practice } from '../model/practice';
+import { toContext, type Context } from '../practice';
+
+const folder = new URL('../../../demo/saltmarsh/', import.meta.url);
+const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'utf8'));
+
+/** The made-up team with its shelf, read from the files of the demo. */
+export function demoSurroundings(): Surroundings {
+	const drills = readdirSync(new URL('drills/', folder)).map((file) => read(`drills/${file}`));
+	return { ...read('team.json'), drills };
+}
+
+/** The made-up team as a context. */
+export function demoContext(): Context {
+	return toContext(demoSurroundings());
+}
+
+/** Tuesday's practice of week 6. */
+export function demoPractice(): Practice {
+	return read('practices/2027-04-06.json');
+}

@@ -1,0 +1,34 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+
+/** Core runs without the Svelte plugin: it must stand alone. */
+export default defineConfig({
+	plugins: [sveltekit()],
+	test: {
+		projects: [
+			{
+				test: {
+					name: 'core',
+					environment: 'node',
+					include: ['src/core/**/*.test.ts', 'src/cli/**/*.test.ts'],
+					pool: 'threads',
+					isolate: false
+				}
+			},
+			{
+				extends: true,
+				test: {
+					name: 'server',
+					environment: 'node',
+					include: ['src/lib/**/*.test.ts', 'src/hooks/**/*.test.ts'],
+					globalSetup: ['tests/databaseTemplate.ts'],
+					pool: 'forks',
+					isolate: false,
+					maxWorkers: 2,
+					testTimeout: 30_000,
+					hookTimeout: 90_000
+				}
+			}
+		]
+	}
+});
