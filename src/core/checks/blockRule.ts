@@ -56,6 +56,7 @@ function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
 			(other) =>
 				other.id !== drill.id &&
 				isOfKind(other, drill.family === 'warm-up') &&
+				(!other.restByDesign || drill.restByDesign === true) &&
 				sizes.every((size) => size >= other.group.min && size <= other.group.max)
 		)
 		.sort((a, b) => rank(b) - rank(a));

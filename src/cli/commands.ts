@@ -1,0 +1,85 @@
+import Type, { type Static, type TSchema } from 'typebox';
+import { badInput, fail, ok, type Failure, type Outcome } from '../core/base';
+import { check, describeFinding } from '../core/checks';
+import { fit, FitInput } from '../core/clock';
+import { simulate, SimulateInput } from '../core/drill';
+import { Bundle } from '../core/model/bundle';
+import { evaluate, toContext } from '../core/practice';
+import { size, SizeInput } from '../core/sizing';
+import { readShape } from '../doors';
+
+/** What the command line prints, and the exit code that goes with it. */
+export interface Answer {
+	output: unknown;
+	exitCode: 0 | 1 | 2 | 3;
+}
+
+type Command = (input: unknown) => Outcome<unknown>;
+
+/** A command that runs only on input of its shape. */
+function command<Schema extends TSchema>(
+	schema: Schema,
+	run: (input: Static<Schema>) => Outcome<unknown>
+): Command {
+	return (input) => {
+		const read = readShape(schema, input);
+		if (read.ok) return run(read.value);
+		return fail(badInput(read.failure.path, read.failure.message));
+	};
+}
+
+function checkBundle({ practice, ...bundle }: Static<typeof Bundle>): Outcome<unknown> {
+	const { format: _format, ...surroundings } = bundle;
+	const evaluation = evaluate(practice, toContext(surroundings));
+	const { busyShare, turns } = evaluation.figures;
+	return ok({
+		findings: check(evaluation).map((finding) => ({
+			...finding,
+			message: describeFinding(finding, evaluation)
+		})),
+		figures: { busyShare, turns, seconds: evaluation.seconds }
+	});
+}
+
+const COMMANDS: ReadonlyMap<string, Command> = new Map([
+	['simulate', command(SimulateInput, simulate)],
+	['size', command(SizeInput, size)],
+	['fit', command(FitInput, fit)],
+	['check', command(Bundle, checkBundle)]
+]);
+
+/** Names of the commands, `batch` among them. */
+export const COMMAND_NAMES = [...COMMANDS.keys(), 'batch'];
+
+const Batch = Type.Array(
+	Type.Object({ command: Type.String(), input: Type.Unknown() }, { additionalProperties: false })
+);
+
+const errorOf = (failure: Failure) => ({ error: failure });
+
+function runOne(name: string, input: unknown): Outcome<unknown> {
+	const run = COMMANDS.get(name);
+	if (run) return run(input);
+	const known = COMMAND_NAMES.join(', ');
+	return fail(badInput('command', `"${name}" is no command; expected one of ${known}`));
+}
+
+/** Answers a command. `batch` gives an array of results in order, an error as its own element. */
+export function answer(name: string, input: unknown): Answer {
+	if (name === 'batch') {
+		const read = readShape(Batch, input);
+		if (!read.ok) return answerOf(fail(badInput(read.failure.path, read.failure.message)));
+		const output = read.value.map((each) => {
+			const outcome = runOne(each.command, each.input);
+			return outcome.ok ? outcome.value : errorOf(outcome.failure);
+		});
+		return { output, exitCode: 0 };
+	}
+	return answerOf(runOne(name, input));
+}
+
+function answerOf(outcome: Outcome<unknown>): Answer {
+	if (outcome.ok) return { output: outcome.value, exitCode: 0 };
+	const exitCode = outcome.failure.code === 'bad-input' ? 2 : 3;
+	return { output: errorOf(outcome.failure), exitCode };
+}

@@ -1,0 +1,188 @@
+import type { Zone } from '../model/team';
+import type { Block, Group } from '../model/practice';
+import { copiesInZone, footprint } from '../sizing';
+import type { Evaluation } from './evaluate';
+import type { PlayedRun } from './playRun';
+import type { Interval, State, Track } from './timelineShapes';
+
+/** A place on the ground in metres. */
+export interface Point {
+	x: number;
+	y: number;
+}
+
+/** The ground of one running copy, laid into its zone. */
+export interface LaidCopy {
+	played: PlayedRun;
+	zone: Zone;
+	/** Corner nearest the ground's origin. */
+	corner: Point;
+	/** Along x and y of the ground. */
+	size: { length: number; width: number };
+	/** Whether the copy lies across: its length along the ground's y. */
+	turned: boolean;
+	/** Spots by id, on the ground. */
+	spots: ReadonlyMap<string, Point>;
+}
+
+/** Where one person stands at a second. */
+export interface Standing extends Point {
+	person: string;
+	state: State;
+	zone: string | null;
+	block: string | null;
+	spot: string | null;
+	/** The group of the period that the player is in, for the bib. */
+	group: Group | null;
+}
+
+const LINE_STEP_METRES = 1.3;
+
+/** The drill as it runs on the first rung of the block's climb. */
+function resolvedDrill({ drill, block }: { drill: PlayedRun['run']['drill']; block: Block }) {
+	const rung = drill?.rungs.find(({ id }) => id === block.climb[0]?.rung);
+	return drill && { ...drill, ...rung?.set };
+}
+
+/** Lays the copies that run at a second into their zones, side by side where a zone holds several. */
+export function laidCopies({ runs, context }: Evaluation, second: number): LaidCopy[] {
+	const running = runs.filter(({ run }) => run.fromSecond <= second && second < run.toSecond);
+	const inZone = new Map<string, PlayedRun[]>();
+	for (const played of running) {
+		const { zoneId } = played.run.copy;
+		inZone.set(zoneId, [...(inZone.get(zoneId) ?? []), played]);
+	}
+	return running.flatMap((played) => {
+		const zone = context.zoneById.get(played.run.copy.zoneId);
+		const drill = resolvedDrill(played.run);
+		if (!zone || !drill) return [];
+		const sharing = inZone.get(zone.id) as PlayedRun[];
+		return [layCopy(played, { zone, drill, place: sharing.indexOf(played), of: sharing.length })];
+	});
+}
+
+function layCopy(
+	played: PlayedRun,
+	{ zone, drill, place, of }: {
+		zone: Zone;
+		drill: NonNullable<PlayedRun['run']['drill']>;
+		place: number;
+		of: number;
+	}
+): LaidCopy {
+	const players = played.run.players.length;
+	const cell = { length: zone.length / of, width: zone.width };
+	const along = footprint(drill, players);
+	const across = { length: along.width, width: along.length };
+	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
+	const longerWay = cell.length >= cell.width === along.length >= along.width;
+	const turned =
+		fits(along) === fits(across) ? !longerWay : fits(across) && copiesInZone(drill, zone, players) > 0;
+	const size = turned ? across : along;
+	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
+	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
+	const growth = along.length / drill.ground.length;
+	const spots = new Map(
+		drill.spots.map(({ id, x, y }, index) => {
+			const ownX = (x ?? drill.ground.length * ((index + 1) / (drill.spots.length + 1))) * growth;
+			const ownY = (y ?? drill.ground.width / 2) * growth;
+			const point = turned
+				? { x: corner.x + ownY, y: corner.y + ownX }
+				: { x: corner.x + ownX, y: corner.y + ownY };
+			return [id, point] as const;
+		})
+	);
+	return { played, zone, corner, size, turned, spots };
+}
+
+/** The interval of a track that holds at a second: the last one at or after the end. */
+export function intervalAt(track: Track, second: number): Interval | undefined {
+	let low = 0;
+	let high = track.length - 1;
+	while (low < high) {
+		const middle = (low + high) >> 1;
+		if (track[middle].toSecond <= second) low = middle + 1;
+		else high = middle;
+	}
+	return track[low];
+}
+
+const middleOf = ({ x, y, length, width }: Zone): Point => ({ x: x + length / 2, y: y + width / 2 });
+
+/** Points of a fan around a middle, for people who stand together. */
+function fan(middle: Point, index: number, count: number, radius: number): Point {
+	const angle = Math.PI * (0.15 + (0.7 * (index + 0.5)) / Math.max(1, count));
+	const ring = radius * (1 + (index % 2) * 0.45);
+	return { x: middle.x - Math.cos(angle) * ring, y: middle.y + Math.sin(angle) * ring };
+}
+
+/** The place that a walk at a second leads from or to: the nearest interval with a zone. */
+function zoneNear(track: Track, second: number, step: 1 | -1): string | null {
+	const start = track.findIndex(({ toSecond }) => toSecond > second);
+	for (let index = start; index >= 0 && index < track.length; index += step)
+		if (track[index].place !== null && (step > 0 || track[index].toSecond <= second))
+			return track[index].place;
+	return null;
+}
+
+/** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
+export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
+	const { context, players, windows, practice } = evaluation;
+	const laid = new Map(laidCopies(evaluation, second).map((copy) => [copy.played.run.copy.id, copy]));
+	const window = windows.find(({ toSecond }) => second < toSecond) ?? windows.at(-1);
+	const groups = window?.period.groups ?? [];
+	const groupOf = (person: string) => groups.find((group) => group.players.includes(person)) ?? null;
+	const counts = new Map<string, number>();
+	const next = (key: string) => {
+		const index = counts.get(key) ?? 0;
+		counts.set(key, index + 1);
+		return index;
+	};
+	const total = practice.expected.length;
+	const bench = { x: context.ground.length * 0.62, y: context.ground.width - 2 };
+
+	function pointOf(track: Track, at: Interval | undefined): Point {
+		const copy = at?.copy ? laid.get(at.copy) : undefined;
+		const spot = at?.spot ? copy?.spots.get(at.spot) : undefined;
+		if (at && copy && spot) {
+			const waits = at.state === 'wait';
+			const index = next(`${at.copy} ${at.spot} ${waits ? 'line' : 'spot'}`);
+			const away = spot.x < copy.corner.x + copy.size.length / 2 ? -1 : 1;
+			const steps = waits ? index + 1 : 0;
+			return waits
+				? { x: spot.x + away * LINE_STEP_METRES * steps * 0.9, y: spot.y + 0.5 * steps }
+				: { x: spot.x + 1.5 * index, y: spot.y + (index % 2) * 1.2 };
+		}
+		if (at?.state === 'move') {
+			const from = context.zoneById.get(zoneNear(track, second, -1) ?? '');
+			const to = context.zoneById.get(at.place ?? zoneNear(track, second, 1) ?? '');
+			const part = (second - at.fromSecond) / Math.max(1, at.toSecond - at.fromSecond);
+			const [a, b] = [from ?? to, to ?? from].map((zone) => (zone ? middleOf(zone) : bench));
+			const index = next(`move ${from?.id} ${to?.id}`);
+			return {
+				x: a.x + (b.x - a.x) * part + (index % 3) * 1.4,
+				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * 1.4
+			};
+		}
+		const zone = context.zoneById.get(at?.place ?? '');
+		if (zone) return fan(middleOf(zone), next(`fan ${zone.id}`), 8, 2.4);
+		const index = next('bench');
+		return { x: bench.x - (index % 12) * 2, y: bench.y - Math.floor(index / 12) * 2.2 - (total > 40 ? 1 : 0) };
+	}
+
+	return practice.expected.map((person) => {
+		const track = players.get(person) ?? [];
+		const at = intervalAt(track, second);
+		const { x, y } = pointOf(track, at);
+		return {
+			person,
+			x,
+			y,
+			state: at?.state ?? 'off',
+			zone: at?.place ?? null,
+			block: at?.block ?? null,
+			spot: at?.spot ?? null,
+			group: groupOf(person)
+		};
+	});
+}

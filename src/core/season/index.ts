@@ -1,0 +1,1 @@
+export { ledgerRows, type LedgerRow } from './ledger';

@@ -1,0 +1,74 @@
+import type { ErrorObject } from 'ajv';
+
+/** Where and how a value has not the shape that was expected. */
+export interface Misfit {
+	/** As in `drill.spots[0].count`; empty for the value as a whole. */
+	path: string;
+	message: string;
+}
+
+/** A JSON pointer with the key at fault, in the notation of the application. */
+export function toPath(pointer: string, key?: string): string {
+	const parts = pointer
+		.split('/')
+		.slice(1)
+		.map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
+	if (key !== undefined) parts.push(key);
+	return parts.reduce((path, part) => {
+		if (/^\d+$/.test(part)) return `${path}[${part}]`;
+		return path === '' ? part : `${path}.${part}`;
+	}, '');
+}
+
+function describe({ keyword, params, message }: ErrorObject): string {
+	switch (keyword) {
+		case 'required':
+			return 'is missing';
+		case 'additionalProperties':
+			return 'is not a known key';
+		case 'const':
+			return `expected ${JSON.stringify(params.allowedValue)}`;
+		case 'enum':
+			return `expected one of ${(params.allowedValues as unknown[]).map((value) => JSON.stringify(value)).join(', ')}`;
+		case 'type':
+			return `expected ${[params.type].flat().join(' or ')}`;
+		case 'pattern':
+			return `expected the form ${params.pattern}`;
+		default:
+			return message ?? 'is not as expected';
+	}
+}
+
+function place({ instancePath, keyword, params }: ErrorObject): string {
+	if (keyword === 'required') return toPath(instancePath, params.missingProperty as string);
+	if (keyword === 'additionalProperties')
+		return toPath(instancePath, params.additionalProperty as string);
+	return toPath(instancePath);
+}
+
+/** The branch of a union that an error belongs to: the schema path up to the innermost `anyOf/N/`. */
+const branchOf = ({ schemaPath }: ErrorObject) => schemaPath.match(/^.*\/anyOf\/\d+\//)?.[0];
+
+/**
+ * The one error that helps most. In a union whose members are told apart by a literal, errors of
+ * the members that were not meant are left out; of the rest the deepest says the most.
+ */
+function mostHelpful(errors: readonly ErrorObject[]): ErrorObject {
+	const notMeant = errors
+		.filter(({ keyword }) => keyword === 'const')
+		.flatMap((error) => branchOf(error) ?? []);
+	const candidates = errors.filter(
+		(error) =>
+			error.keyword !== 'anyOf' && !notMeant.some((branch) => error.schemaPath.startsWith(branch))
+	);
+	const depth = ({ instancePath }: ErrorObject) => instancePath.split('/').length;
+	const pool = candidates.length > 0 ? candidates : errors;
+	if (!errors.some(({ keyword }) => keyword === 'anyOf')) return pool[0];
+	return pool.reduce((best, error) => (depth(error) > depth(best) ? error : best));
+}
+
+/** Says in words where a value has not the expected shape. Needs at least one error. */
+export function explain(errors: readonly ErrorObject[]): Misfit {
+	const error = mostHelpful(errors);
+	return { path: place(error), message: describe(error) };
+}

@@ -1,0 +1,2 @@
+export type { Misfit } from './explain';
+export { readJson, readShape } from './shape';

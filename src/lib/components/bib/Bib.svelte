@@ -1,0 +1,26 @@
+<script lang="ts">
+	import { bibLook } from './bibs';
+
+	/** A group's bib with its letter, or with a number in its place. */
+	let { bib, size = 20, label }: { bib: number; size?: number; label?: string } = $props();
+	const look = $derived(bibLook(bib));
+	const text = $derived(label ?? look.letter);
+</script>
+
+<svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label="bib {look.letter}">
+	<use href="#bib-{bib % 8}" />
+	<rect x={text.length > 1 ? 5 : 6.5} y="8" width={text.length > 1 ? 14 : 11} height="11" fill="#fff" />
+	<text x="12" y="17" text-anchor="middle">{text}</text>
+</svg>
+
+<style>
+	svg {
+		flex: none;
+		display: block;
+	}
+	text {
+		font-size: 10.5px;
+		font-weight: 800;
+		fill: #1d2528;
+	}
+</style>

@@ -1,0 +1,29 @@
+/** How a group's bib looks: told apart by letter and pattern as well as by colour. */
+export interface BibLook {
+	letter: string;
+	name: string;
+	pattern: 'plain' | 'hoops' | 'halves' | 'sash' | 'quarters' | 'band' | 'checks' | 'pinstripes';
+	cloth: string;
+	mark: string;
+}
+
+/** Eight bibs; the letters are none that zones use. */
+export const BIBS: readonly BibLook[] = [
+	{ letter: 'K', name: 'Kelp', pattern: 'plain', cloth: '#1f4e9e', mark: '#1f4e9e' },
+	{ letter: 'L', name: 'Lantern', pattern: 'hoops', cloth: '#f0c531', mark: '#4a3a05' },
+	{ letter: 'M', name: 'Mussel', pattern: 'halves', cloth: '#ffffff', mark: '#7d1f52' },
+	{ letter: 'N', name: 'Nettle', pattern: 'sash', cloth: '#ffffff', mark: '#1f7043' },
+	{ letter: 'R', name: 'Reed', pattern: 'quarters', cloth: '#e8dff2', mark: '#57348a' },
+	{ letter: 'S', name: 'Sky', pattern: 'band', cloth: '#a9d6ef', mark: '#0b5078' },
+	{ letter: 'T', name: 'Tern', pattern: 'checks', cloth: '#ffffff', mark: '#1d2528' },
+	{ letter: 'W', name: 'Wrack', pattern: 'pinstripes', cloth: '#ffffff', mark: '#a3195b' }
+];
+
+/** The look of a bib by its number in a practice. */
+export function bibLook(bib: number): BibLook {
+	return BIBS[((bib % BIBS.length) + BIBS.length) % BIBS.length];
+}
+
+/** Outline of a sleeveless tabard in a box of 24 × 24. */
+export const TABARD =
+	'M6 2h3.2c.5 1.7 1.4 2.6 2.8 2.6s2.3-.9 2.8-2.6H18l3.6 2.2-1.5 6.1 1.4 11.7H2.5l1.4-11.7L2.4 4.2z';

@@ -1,0 +1,64 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import type { BoardView } from '$lib/state/boardView.svelte';
+	import { clockAt } from '../tape/layout';
+
+	/** Runs the practice past the now-line, or moves the line by hand. */
+	let { view, seconds, start }: { view: BoardView; seconds: number; start: string } = $props();
+
+	const SPEEDS = [30, 60, 120];
+
+	$effect(() => {
+		if (!view.isPlaying) return;
+		let last = performance.now();
+		let frame = requestAnimationFrame(function tick(time) {
+			const next = view.now + ((time - last) / 1000) * view.speed;
+			last = time;
+			if (next >= seconds) view.isPlaying = false;
+			view.moveTo(next, seconds);
+			frame = requestAnimationFrame(tick);
+		});
+		return () => cancelAnimationFrame(frame);
+	});
+</script>
+
+<div class="bar">
+	<Button size="small" kind="tertiary" on:click={() => (view.isPlaying = !view.isPlaying)}>
+		{view.isPlaying ? 'Stop' : 'Play'}
+	</Button>
+	<input
+		type="range"
+		aria-label="Now-line"
+		aria-valuetext="{Math.floor(view.now / 60)} minutes, {clockAt(start, view.now)}"
+		min="0"
+		max={Math.max(1, seconds - 1)}
+		step="10"
+		bind:value={view.now}
+	/>
+	<button
+		class="link"
+		aria-label="Speed {view.speed} times"
+		onclick={() => (view.speed = SPEEDS[(SPEEDS.indexOf(view.speed) + 1) % SPEEDS.length])}
+	>
+		{view.speed}×
+	</button>
+</div>
+
+<style>
+	.bar {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+		padding: 6px 0;
+	}
+	input {
+		flex: 1;
+		min-width: 0;
+		accent-color: var(--now);
+		height: 24px;
+	}
+	.link {
+		min-width: 40px;
+		text-align: right;
+	}
+</style>

@@ -1,0 +1,92 @@
+<script lang="ts">
+	import { describeEdit, describeFinding, type Finding } from '$core/checks';
+	import type { Edit, Evaluation } from '$core/practice';
+	import SeverityMark from './SeverityMark.svelte';
+
+	/** What does not work, worst first, each with its fixes as buttons. */
+	let {
+		findings,
+		evaluation,
+		onfix,
+		onselect
+	}: {
+		findings: readonly Finding[];
+		evaluation: Evaluation;
+		onfix: (edit: Edit) => void;
+		onselect: (finding: Finding) => void;
+	} = $props();
+
+	const isEmpty = $derived(evaluation.practice.periods.length === 0);
+	/** Fixes that read the same are one button. */
+	function buttons(finding: Finding): { words: string; edit: Edit }[] {
+		const seen = new Map<string, Edit>();
+		for (const edit of finding.fixes) {
+			const words = describeEdit(edit, evaluation);
+			if (!seen.has(words)) seen.set(words, edit);
+		}
+		return [...seen].slice(0, 3).map(([words, edit]) => ({ words, edit }));
+	}
+</script>
+
+<section aria-label="To mend">
+	<h2>{findings.length === 0 ? 'Nothing to mend' : `To mend: ${findings.length}`}</h2>
+	{#if isEmpty}
+		<p class="calm">This practice is empty. Put a warm-up from the shelf on the tape first.</p>
+	{:else if findings.length === 0}
+		<p class="calm">Everyone has a place, the time is right, and nobody waits too long.</p>
+	{/if}
+	<ul>
+		{#each findings as finding, index (index)}
+			<li>
+				<SeverityMark severity={finding.severity} />
+				<div>
+					<button class="say" onclick={() => onselect(finding)}>{describeFinding(finding, evaluation)}</button>
+					<div class="fixes">
+						{#each buttons(finding) as { words, edit } (words)}
+							<button class="link" onclick={() => onfix(edit)}>{words}</button>
+						{/each}
+					</div>
+				</div>
+			</li>
+		{/each}
+	</ul>
+</section>
+
+<style>
+	section {
+		min-height: 0;
+		overflow-y: auto;
+		border-top: 1px solid var(--ink);
+		padding-top: 6px;
+	}
+	h2 {
+		font-size: 13.5px;
+		font-weight: 700;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 20px 1fr;
+		gap: 4px;
+		padding: 6px 0 4px;
+		border-bottom: 1px solid var(--rule);
+	}
+	.say {
+		border: 0;
+		background: none;
+		padding: 0;
+		font: inherit;
+		color: inherit;
+		text-align: left;
+		line-height: 1.3;
+		cursor: pointer;
+	}
+	.fixes {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 16px;
+	}
+	.calm {
+		color: var(--ink-soft);
+		padding: 4px 0;
+	}
+</style>

@@ -1,0 +1,23 @@
+<script lang="ts">
+	import type { Severity } from '$core/checks';
+
+	/** A shape for each severity, so that colour is not needed to tell them apart. */
+	let { severity }: { severity: Severity } = $props();
+	const WORDS: Record<Severity, string> = { stop: 'must be mended', warn: 'hurts', hint: 'could be better' };
+</script>
+
+<svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={WORDS[severity]}>
+	{#if severity === 'stop'}
+		<path d="M5 1h6l4 4v6l-4 4H5l-4-4V5z" fill="var(--stop)" />
+	{:else if severity === 'warn'}
+		<path d="M8 1.5L15 14.5H1z" fill="var(--wait)" />
+	{:else}
+		<circle cx="8" cy="8" r="5.5" fill="none" stroke="var(--action)" stroke-width="2.5" />
+	{/if}
+</svg>
+
+<style>
+	svg {
+		margin-top: 1px;
+	}
+</style>

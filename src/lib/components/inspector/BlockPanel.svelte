@@ -1,0 +1,121 @@
+<script lang="ts">
+	import { Select, SelectItem } from 'carbon-components-svelte';
+	import {
+		drillOf,
+		isStation,
+		playersOfLane,
+		sizeHere,
+		splitIntoCopies,
+		type Edit,
+		type Found
+	} from '$core/practice';
+	import { copiesInZone, type SizeOption } from '$core/sizing';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { blockWords } from '../tape/words';
+	import SizeList from './SizeList.svelte';
+
+	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
+	let { editor, found, onapply }: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
+
+	const { period, lane, block } = $derived(found);
+	const drill = $derived(drillOf(editor.context, block.drill));
+	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
+	const station = $derived(isStation(period, lane));
+	const players = $derived(playersOfLane(period, lane).filter((id) => editor.practice.expected.includes(id)));
+	const sizing = $derived.by(() => {
+		if (!drill || station || lane.blocks.length > 1) return null;
+		const sized = sizeHere(editor, {
+			period,
+			drill,
+			rung: block.climb[0].rung,
+			players: players.length,
+			minutes: block.minutes,
+			beside: period.lanes.filter((other) => other !== lane)
+		});
+		return sized.ok ? sized.value : null;
+	});
+	const zones = $derived(editor.context.ground.zones);
+	const size = $derived(figures?.sizes[0] ?? drill?.group.ideal ?? 1);
+
+	function pick(option: SizeOption) {
+		if (!sizing) return;
+		const edit = splitIntoCopies(editor, { period, lane, block, option, room: sizing.room, players });
+		if (edit) onapply(edit);
+	}
+	function place(copyId: string, zoneId: string) {
+		const copies = lane.blocks.flatMap((each) => each.copies);
+		const zoneIds = [...new Set(copies.map((copy) => (copy.id === copyId ? zoneId : copy.zoneId)))];
+		onapply({ type: 'place-lane', lane: lane.id, zoneIds, copies: { [copyId]: zoneId } });
+	}
+	function staff(copyId: string, adult: string) {
+		const copies = block.copies.map((copy) =>
+			copy.id === copyId ? { ...copy, adults: [adult, ...copy.adults.slice(1)].filter(Boolean) } : copy
+		);
+		onapply({ type: 'set-block', block: block.id, set: { copies } });
+	}
+	function setRung(rung: string) {
+		const climb = [{ ...(rung && { rung }), minutes: block.minutes }];
+		onapply({ type: 'set-block', block: block.id, set: { climb } });
+	}
+	const rungs = $derived(block.climb.map(({ rung }) => rung ?? ''));
+	const value = (event: Event) => (event.target as HTMLSelectElement).value;
+</script>
+
+{#if drill}
+	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures)}</p>
+	{#if drill.cautions.length > 0}<p class="care"><strong>Care</strong> {drill.cautions.join(' ')}</p>{/if}
+	{#if drill.rungs.length > 0}
+		<Select id="rung" size="sm" labelText="Rung" selected={rungs.length === 1 ? rungs[0] : 'climb'} on:change={(event) => setRung(value(event))}>
+			<SelectItem value="" text="The drill itself" />
+			{#each drill.rungs as rung (rung.id)}
+				<SelectItem value={rung.id} text="{rung.name}: {rung.change}" />
+			{/each}
+			{#if rungs.length > 1}
+				<SelectItem value="climb" text="Climb of {rungs.length} rungs" />
+			{/if}
+		</Select>
+	{/if}
+	{#each block.copies as copy, index (copy.id)}
+		<div class="copy">
+			<Select id="zone-{copy.id}" size="sm" labelText={block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone'} selected={copy.zoneId} on:change={(event) => place(copy.id, value(event))}>
+				{#each zones as zone (zone.id)}
+					{@const holds = copiesInZone(drill, zone, size)}
+					<SelectItem value={zone.id} text={holds > 0 ? `${zone.name}: holds ${holds}` : `${zone.name}: too small`} />
+				{/each}
+			</Select>
+			<Select id="adult-{copy.id}" size="sm" labelText="Adult" selected={copy.adults[0] ?? ''} on:change={(event) => staff(copy.id, value(event))}>
+				<SelectItem value="" text="nobody" />
+				{#each editor.practice.adults as id (id)}
+					<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
+				{/each}
+			</Select>
+		</div>
+	{/each}
+	{#if sizing}
+		<div>
+			<h3>How many copies for {players.length}?</h3>
+			<SizeList {drill} {sizing} copies={block.copies.length} onpick={pick} />
+		</div>
+	{/if}
+{/if}
+
+<style>
+	.gives,
+	.care {
+		line-height: 1.3;
+		font-size: 13px;
+	}
+	.care {
+		color: var(--wait-ink);
+	}
+	.copy {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 6px;
+	}
+	h3 {
+		font-size: 13px;
+		font-weight: 700;
+		padding-bottom: 3px;
+	}
+</style>

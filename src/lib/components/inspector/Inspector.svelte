@@ -1,0 +1,159 @@
+<script lang="ts">
+	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import type { Period } from '$core/model/practice';
+	import { findBlock, resizePeriods, type Edit } from '$core/practice';
+	import type { BoardView } from '$lib/state/boardView.svelte';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import BlockPanel from './BlockPanel.svelte';
+
+	/** The selected period and its block: minutes, place in the order, and what is inside. */
+	let {
+		editor,
+		view,
+		period,
+		onapply
+	}: {
+		editor: PracticeEditor;
+		view: BoardView;
+		period: Period;
+		onapply: (edit: Edit) => void;
+	} = $props();
+
+	const found = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
+	const periods = $derived(editor.practice.periods);
+	const index = $derived(periods.findIndex(({ id }) => id === period.id));
+	const canSplit = $derived(['together', 'stations', 'units', 'warm-up'].includes(period.kind));
+
+	function setMinutes(minutes: number | null) {
+		if (minutes === null || !Number.isInteger(minutes) || minutes < 1 || minutes > 600) return;
+		if (minutes === period.minutes) return;
+		onapply(resizePeriods(editor.practice, new Map([[period.id, minutes]])));
+	}
+	function moveBy(step: 1 | -1) {
+		const after = step < 0 ? periods[index - 2]?.id : periods[index + 1]?.id;
+		onapply({ type: 'move-period', period: period.id, after: after ?? null });
+	}
+	function rename(name: string) {
+		const trimmed = name.trim();
+		if (trimmed && trimmed !== period.name)
+			onapply({ type: 'set-period', period: period.id, set: { name: trimmed.slice(0, 200) } });
+	}
+</script>
+
+<section aria-label="Selected period">
+	<header>
+		<h2>{period.name}</h2>
+		<button class="link" onclick={() => view.select(null)}>Shelf</button>
+	</header>
+	<div class="scroll">
+		<div class="row">
+			<NumberInput
+				id="period-minutes"
+				labelText="Minutes  [ ]"
+				size="sm"
+				min={1}
+				max={600}
+				value={period.minutes}
+				on:change={(event) => setMinutes(event.detail)}
+			/>
+			<div class="moves">
+				<Button kind="ghost" size="small" disabled={index <= 0} on:click={() => moveBy(-1)}>Earlier</Button>
+				<Button kind="ghost" size="small" disabled={index >= periods.length - 1} on:click={() => moveBy(1)}>Later</Button>
+			</div>
+		</div>
+		<TextInput
+			id="period-name"
+			size="sm"
+			labelText="Name"
+			value={period.name}
+			on:change={(event) => rename(String(event.detail ?? ''))}
+		/>
+		{#if period.lanes.length > 1}
+			<Select
+				id="block-of-period"
+				size="sm"
+				labelText="Block"
+				selected={found?.block.id}
+				on:change={(event) => view.select(period.id, (event.target as HTMLSelectElement).value)}
+			>
+				{#each period.lanes as lane (lane.id)}
+					{#each lane.blocks as block (block.id)}
+						<SelectItem
+							value={block.id}
+							text={editor.context.shelf.find(({ id }) => id === block.drill?.id)?.name ?? period.name}
+						/>
+					{/each}
+				{/each}
+			</Select>
+		{/if}
+		{#if found && found.period.id === period.id}
+			<BlockPanel {editor} {found} {onapply} />
+		{/if}
+		<div class="actions">
+			{#if canSplit && found}
+				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
+					{period.slots ? 'Change the stations' : 'Split into stations'}
+				</Button>
+			{/if}
+			<Button kind="danger-tertiary" size="small" on:click={() => onapply({ type: 'remove-period', period: period.id })}>
+				Remove period
+			</Button>
+		</div>
+	</div>
+</section>
+
+<style>
+	section {
+		display: grid;
+		grid-template-rows: auto 1fr;
+		min-height: 0;
+		height: 100%;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+		align-items: baseline;
+		gap: 8px;
+	}
+	h2 {
+		font-size: 15px;
+		font-weight: 700;
+		overflow-wrap: anywhere;
+	}
+	.scroll {
+		overflow-y: auto;
+		min-height: 0;
+		display: grid;
+		align-content: start;
+		gap: 10px;
+		padding: 4px 2px 8px;
+	}
+	.row {
+		display: grid;
+		grid-template-columns: 112px 1fr;
+		align-items: end;
+		gap: 4px;
+	}
+	.row :global(.bx--number) {
+		min-width: 0;
+	}
+	.row :global(.bx--number input) {
+		min-width: 0;
+		padding-right: 68px;
+	}
+	.moves {
+		display: flex;
+	}
+	.moves :global(.bx--btn) {
+		padding: 0 7px;
+		min-width: 0;
+	}
+	.actions {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+	}
+	.actions :global(.bx--btn) {
+		padding-right: 14px;
+	}
+</style>

@@ -1,0 +1,85 @@
+<script lang="ts">
+	import type { Drill } from '$core/model/drill';
+	import type { Sizing } from '$core/practice';
+	import type { SizeOption } from '$core/sizing';
+	import { blockWordsOf } from './blocks';
+
+	/** Ways to run a drill in copies: what each gives each player, and what stands in the way. */
+	let {
+		drill,
+		sizing,
+		copies,
+		onpick
+	}: {
+		drill: Drill;
+		sizing: Sizing;
+		/** Copies that run now. */
+		copies: number;
+		onpick: (option: SizeOption) => void;
+	} = $props();
+
+	const { options, best } = $derived(sizing.output);
+	const percent = (share: number) => `${Math.round(share * 100)} %`;
+	const reasons = (option: SizeOption) =>
+		option.blockedBy.map((block) => blockWordsOf(block, option, drill, sizing.room)).join('; ');
+</script>
+
+<ul>
+	{#each options as option, index (index)}
+		{@const isFree = option.blockedBy.length === 0}
+		<li class:best={index === best} class:now={option.copies === copies}>
+			<button
+				aria-pressed={option.copies === copies}
+				onclick={() => onpick(option)}
+				title={isFree ? '' : `Blocked: ${reasons(option)}`}
+			>
+				<strong>{option.copies} × {[...new Set(option.sizes)].join('/')}</strong>
+				<span>
+					{Math.round(option.reps.mean)} turns · waits {percent(option.share.wait)}
+					{#if option.adultsAt > 0}· an adult feeds{/if}
+				</span>
+				{#if index === best}<em>best free</em>{/if}
+				{#if !isFree}<span class="blocked narrow">{reasons(option)}</span>{/if}
+			</button>
+		</li>
+	{/each}
+</ul>
+
+<style>
+	ul {
+		border-top: 1px solid var(--rule);
+	}
+	li {
+		border-bottom: 1px solid var(--rule);
+	}
+	button {
+		width: 100%;
+		border: 0;
+		border-left: 4px solid transparent;
+		background: none;
+		padding: 4px 4px 4px 6px;
+		font: inherit;
+		font-size: 13px;
+		color: inherit;
+		text-align: left;
+		cursor: pointer;
+		line-height: 1.25;
+	}
+	button:hover {
+		background: var(--chalk-deep);
+	}
+	.now button {
+		border-left-color: var(--action);
+		background: #fff;
+	}
+	em {
+		font-style: normal;
+		font-weight: 600;
+		color: var(--action);
+	}
+	.blocked {
+		display: block;
+		color: var(--stop);
+		font-size: 12.5px;
+	}
+</style>

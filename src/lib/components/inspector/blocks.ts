@@ -1,0 +1,30 @@
+import type { Drill } from '$core/model/drill';
+import { adultPlaces } from '$core/drill';
+import type { Room } from '$core/practice';
+import { kitNeeded, type Block, type SizeOption } from '$core/sizing';
+
+/** Why an option is blocked and what would free it, in words. */
+export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, room: Room): string {
+	const { copies, adultsAt, sizes } = option;
+	switch (block) {
+		case 'size':
+			return `groups of ${[...new Set(sizes)].join(' and ')}, the drill takes ${drill.group.min} to ${drill.group.max}`;
+		case 'coaches': {
+			const needed = copies * (drill.coaches.min + adultPlaces(drill).always + adultsAt);
+			const short = needed - room.adults.length;
+			return short === 1 ? 'one adult short' : `${short} adults short`;
+		}
+		case 'zones':
+			return `no zone left for ${copies} of ${Math.round(drill.ground.length)} × ${Math.round(drill.ground.width)} m`;
+		case 'fixtures':
+			return `more ${(drill.fixtures ?? []).map(({ item }) => item).join(', ')}s needed in the zones`;
+		case 'kit': {
+			const players = sizes.reduce((sum, size) => sum + size, 0);
+			const short = [...kitNeeded(drill, { copies, players })].flatMap(([item, count]) => {
+				const missing = Math.ceil(count - (room.kit[item] ?? 0));
+				return missing > 0 ? [`${missing} ${item}${missing === 1 ? '' : 's'}`] : [];
+			});
+			return `${short.join(', ')} short`;
+		}
+	}
+}

@@ -1,0 +1,198 @@
+<script lang="ts">
+	import type { Evaluation } from '$core/practice';
+	import Bib from '../bib/Bib.svelte';
+	import { clockAt } from '../tape/layout';
+	import { percent } from '../tape/words';
+	import { dayWords } from '../ui/dates';
+	import { sheetBlocks } from './sheet';
+
+	/** The whole practice on one page of A4, good in black and white. */
+	let { evaluation, week }: { evaluation: Evaluation; week: number } = $props();
+
+	const { practice, context, windows, figures } = $derived(evaluation);
+	const rows = $derived(windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window) })));
+	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
+	const surname = (id: string) => {
+		const player = context.playerById.get(id);
+		return player ? `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim() : id;
+	};
+	const length = $derived(Math.max(1, rows.reduce((sum, { blocks }) => sum + 1 + blocks.length, 0) + grouped.length * 3));
+	const isDense = $derived(length > 34);
+	const rungOf = (block: (typeof rows)[number]['blocks'][number]) =>
+		block.block.climb
+			.flatMap(({ rung }) => block.drill?.rungs.find(({ id }) => id === rung)?.name ?? (rung ? [] : []))
+			.join(', then ');
+</script>
+
+<article class="sheet" class:dense={isDense}>
+	<header>
+		<h1 class="wide">{dayWords(practice.date)}</h1>
+		<p>
+			{context.team.name} · {practice.start} to {clockAt(practice.start, practice.minutes * 60)} · {practice.place}{week > 0 ? ` · week ${week}` : ''}
+		</p>
+		<p>
+			<strong>{practice.expected.length}</strong> players · <strong>{practice.adults.length}</strong> adults ·
+			<strong>{percent(figures.busyShare)}</strong> busy · <strong>{Math.round(figures.turns.mean)}</strong> turns each
+		</p>
+	</header>
+	<table>
+		<thead>
+			<tr><th scope="col">Clock</th><th scope="col">Min</th><th scope="col">What, where, who</th><th scope="col">Cues</th></tr>
+		</thead>
+		<tbody>
+			{#each rows as { window, blocks } (window.period.id)}
+				<tr class="period">
+					<th scope="row">{clockAt(practice.start, window.fromSecond)}</th>
+					<td>{window.period.minutes}</td>
+					<td colspan="2">
+						<strong>{window.period.name}</strong>
+						{#if window.slots.length > 0}
+							: {window.slots.length} slots of {Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60)}:{String((window.slots[0].toSecond - window.slots[0].fromSecond) % 60).padStart(2, '0')},
+							whistle at {window.slots.slice(1).map(({ fromSecond }) => clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))).join(', ')}
+						{/if}
+					</td>
+				</tr>
+				{#each blocks as sheetBlock (sheetBlock.block.id)}
+					<tr>
+						<td></td>
+						<td class="zone">{sheetBlock.zones}</td>
+						<td>
+							<strong>{sheetBlock.drill?.name ?? ''}</strong>
+							{#if rungOf(sheetBlock)}<em>{rungOf(sheetBlock)}</em>{/if}
+							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''} {sheetBlock.turns ? `· ${sheetBlock.turns}` : ''}
+							<span class="bibs">
+								{#each sheetBlock.bibs as list, slot (slot)}
+									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span>{/if}
+									{#each list as bib (bib)}<Bib {bib} size={15} />{/each}
+								{/each}
+							</span>
+							<span class="narrow">{sheetBlock.numbers}</span>
+						</td>
+						<td class="cues narrow">
+							{(sheetBlock.drill?.cues ?? []).slice(0, 2).map(({ say }) => say).join(' · ')}
+							{#if sheetBlock.drill && sheetBlock.drill.cautions.length > 0}<b>Care: {sheetBlock.drill.cautions[0]}</b>{/if}
+						</td>
+					</tr>
+				{/each}
+			{/each}
+		</tbody>
+	</table>
+	{#if grouped.length > 0}
+		<section>
+			{#each grouped as period (period.id)}
+				<h2>Groups in {period.name}</h2>
+				<ul>
+					{#each period.groups ?? [] as group (group.id)}
+						<li>
+							<Bib bib={group.bib} size={18} />
+							<span class="narrow">{group.players.filter((id) => practice.expected.includes(id)).map(surname).join(', ')}</span>
+						</li>
+					{/each}
+				</ul>
+			{/each}
+		</section>
+	{/if}
+	<p class="foot narrow">Check your league's rules. Only a licensed practitioner clears a player.</p>
+</article>
+
+<style>
+	.sheet {
+		background: #fff;
+		width: 186mm;
+		margin: 0 auto;
+		font-size: 9.6pt;
+		line-height: 1.22;
+		color: #000;
+	}
+	.dense {
+		font-size: 8.2pt;
+		line-height: 1.14;
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: space-between;
+		align-items: baseline;
+		gap: 0 12px;
+		border-bottom: 2px solid #000;
+		padding-bottom: 4px;
+	}
+	h1 {
+		font-size: 15pt;
+		line-height: 1.15;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th,
+	td {
+		text-align: left;
+		vertical-align: top;
+		padding: 1.6px 5px;
+	}
+	thead th {
+		border-bottom: 1px solid #000;
+		font-size: 0.86em;
+	}
+	tr.period > * {
+		border-top: 1px solid #000;
+		padding-top: 3px;
+	}
+	.zone {
+		font-weight: 700;
+		white-space: nowrap;
+	}
+	.cues {
+		width: 40%;
+	}
+	.cues b {
+		display: block;
+		font-weight: 600;
+	}
+	.bibs {
+		display: inline-flex;
+		gap: 1px;
+		align-items: center;
+		vertical-align: -3px;
+	}
+	section {
+		display: grid;
+		gap: 0 16px;
+		border-top: 2px solid #000;
+		margin-top: 5px;
+		padding-top: 3px;
+	}
+	h2 {
+		font-size: 1em;
+		padding: 2px 0;
+	}
+	section ul {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 1px 16px;
+	}
+	section li {
+		display: flex;
+		gap: 5px;
+		align-items: center;
+	}
+	.foot {
+		padding-top: 5px;
+		font-size: 0.85em;
+	}
+	@page {
+		size: A4;
+		margin: 12mm;
+	}
+	@media print {
+		.sheet {
+			width: auto;
+		}
+	}
+	@media (max-width: 760px) {
+		.sheet {
+			width: 100%;
+		}
+	}
+</style>

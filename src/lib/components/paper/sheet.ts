@@ -1,0 +1,51 @@
+import { drillOf, isStation, type Evaluation, type PeriodWindow } from '$core/practice';
+import type { Drill } from '$core/model/drill';
+import type { Block, Copy, Lane } from '$core/model/practice';
+
+/** A block as the sheet lists it. */
+export interface SheetBlock {
+	lane: Lane;
+	block: Block;
+	drill: Drill | undefined;
+	zones: string;
+	adults: string;
+	/** Bibs by slot at a station, or of the copies. */
+	bibs: number[][];
+	/** Numbers of players that no bib stands for. */
+	numbers: string;
+	turns: string;
+}
+
+const namesOf = (ids: readonly string[], name: (id: string) => string | undefined) =>
+	[...new Set(ids)].map((id) => name(id) ?? id).join(', ');
+
+/** The blocks of a period with all that a helper needs on paper. */
+export function sheetBlocks({ context, figures, runs, practice }: Evaluation, { period }: PeriodWindow): SheetBlock[] {
+	const adult = (id: string) => context.adultById.get(id)?.name.split(' ')[0];
+	const number = (id: string) => String(context.playerById.get(id)?.number ?? context.playerById.get(id)?.name ?? id);
+	const bibOf = (id: string | undefined) => period.groups?.find((group) => group.id === id)?.bib;
+	const zonesOf = (copies: readonly Copy[]) =>
+		namesOf(copies.map(({ zoneId }) => zoneId), (id) => context.zoneById.get(id)?.name);
+	return period.lanes.flatMap((lane) =>
+		lane.blocks.map((block): SheetBlock => {
+			const own = runs.filter(({ run }) => run.block === block);
+			const station = isStation(period, lane);
+			const bibs = station
+				? own.map(({ run }) => run.groups.map(({ bib }) => bib))
+				: block.copies.map(({ group }) => [bibOf(group)].filter((bib) => bib !== undefined));
+			const loose = station ? [] : block.copies.flatMap(({ players }) => players);
+			const all = loose.length > 0 && loose.length === practice.expected.length;
+			const turns = figures.blocks.get(block.id)?.turns;
+			return {
+				lane,
+				block,
+				drill: drillOf(context, block.drill),
+				zones: zonesOf(block.copies),
+				adults: namesOf(own.flatMap(({ run }) => run.adults), adult),
+				bibs: bibs.filter((list) => list.length > 0),
+				numbers: all ? 'everyone' : loose.map(number).join(' '),
+				turns: turns ? `${Math.round(turns.mean)} turns` : ''
+			};
+		})
+	);
+}

@@ -1,0 +1,109 @@
+<script lang="ts">
+	import { Search } from 'carbon-components-svelte';
+	import type { Drill } from '$core/model/drill';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { fitOf, matches } from './fits';
+
+	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
+	let {
+		editor,
+		onadd,
+		onplain
+	}: {
+		editor: PracticeEditor;
+		onadd: (drill: Drill) => void;
+		onplain: (kind: 'water' | 'talk' | 'close') => void;
+	} = $props();
+
+	let search = $state('');
+	// What a drill could have depends on who is there, not on the periods: kept until that changes.
+	const fits = $derived.by(() => {
+		const { expected, adults } = editor.practice;
+		const plan = { practice: { ...editor.practice, expected, adults, periods: [] }, context: editor.context };
+		return editor.context.shelf.map((drill) => fitOf(plan, drill, 12)).sort((a, b) => b.score - a.score);
+	});
+	const found = $derived(fits.filter(({ drill }) => matches(drill, search)));
+	const used = $derived(
+		new Set(editor.evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
+	);
+</script>
+
+<section aria-label="Shelf">
+	<h2>Shelf for {editor.practice.expected.length}, here, 12 min</h2>
+	<div class="find">
+		<Search id="find-drill" size="sm" labelText="Find a drill" placeholder="Find a drill  /" bind:value={search} />
+	</div>
+	<div class="plain">
+		{#each ['water', 'talk', 'close'] as const as kind (kind)}
+			<button class="link" onclick={() => onplain(kind)}>+ {kind[0].toUpperCase()}{kind.slice(1)}</button>
+		{/each}
+	</div>
+	<ul>
+		{#each found as { drill, words, score } (drill.id)}
+			<li>
+				<button onclick={() => onadd(drill)} title="{drill.summary} Click to put it on the tape.">
+					<strong>{drill.name}</strong>{#if used.has(drill.id)}<span class="used"> on the tape</span>{/if}
+					<span class="facts narrow" class:off={score < 0}>{words}</span>
+				</button>
+			</li>
+		{:else}
+			<li class="none">No drill has these words. <button class="link" onclick={() => (search = '')}>Show all</button></li>
+		{/each}
+	</ul>
+</section>
+
+<style>
+	section {
+		display: grid;
+		grid-template-rows: auto auto auto 1fr;
+		min-height: 0;
+		height: 100%;
+	}
+	h2 {
+		font-size: 13.5px;
+		font-weight: 700;
+		padding-bottom: 6px;
+	}
+	.plain {
+		display: flex;
+		gap: 14px;
+		padding: 4px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	ul {
+		overflow-y: auto;
+		min-height: 0;
+	}
+	li {
+		border-bottom: 1px solid var(--rule);
+	}
+	li > button:not(.link) {
+		width: 100%;
+		border: 0;
+		background: none;
+		padding: 6px 2px;
+		font: inherit;
+		color: inherit;
+		text-align: left;
+		cursor: pointer;
+		line-height: 1.25;
+	}
+	li > button:not(.link):hover {
+		background: var(--chalk-deep);
+	}
+	.facts {
+		display: block;
+		color: var(--ink-soft);
+		font-size: 12.5px;
+	}
+	.facts.off {
+		color: var(--stop);
+	}
+	.used {
+		font-size: 12px;
+		color: var(--ink-soft);
+	}
+	.none {
+		padding: 8px 2px;
+	}
+</style>

@@ -1,0 +1,59 @@
+import type { Drill } from '$core/model/drill';
+import type { Period } from '$core/model/practice';
+import { sizeHere, type Plan, type Sizing } from '$core/practice';
+
+/** How a drill would run here today: its sizes, and the words for the best of them. */
+export interface Fit {
+	drill: Drill;
+	sizing: Sizing | null;
+	/** One line: copies, turns, waiting; or why it does not fit. */
+	words: string;
+	/** Higher fits better; below 0 where nothing is free. */
+	score: number;
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** An empty period, to ask what a drill could have on the whole ground. */
+const EMPTY: Period = {
+	id: 'ask',
+	name: 'ask',
+	kind: 'together',
+	rank: 'should',
+	min: 1,
+	ideal: 10,
+	max: 60,
+	minutes: 10,
+	lanes: []
+};
+
+/** Sizes in words: `6 or 5`. */
+const sizesOf = (sizes: readonly number[]) => [...new Set(sizes)].join(' or ');
+
+/** How a drill fits the players and the ground of a practice in a period of `minutes`. */
+export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
+	const players = plan.practice.expected.length;
+	const sized = sizeHere(plan, { period: EMPTY, drill, players, minutes, beside: [] });
+	if (!sized.ok) return { drill, sizing: null, words: sized.failure.message, score: -2 };
+	const { options, best } = sized.value.output;
+	if (best === null) {
+		const [option] = options;
+		const blocks = [...new Set(option?.blockedBy ?? [])].join(', ');
+		return { drill, sizing: sized.value, words: `does not fit: ${blocks || 'too few players'}`, score: -1 };
+	}
+	const { copies, sizes, reps, share } = options[best];
+	const many = copies === 1 ? '1 copy' : `${copies} copies`;
+	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns · waits ${percent(share.wait)}`;
+	return { drill, sizing: sized.value, words, score: 1 - share.wait };
+}
+
+const folded = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** Whether a drill has every word of a search in its name, summary, family or skills. */
+export function matches(drill: Drill, search: string): boolean {
+	const { name, summary, family = '', skills } = drill;
+	const text = folded([name, summary, family, ...skills.map(({ skill }) => skill)].join(' '));
+	return folded(search)
+		.split(/\s+/)
+		.every((word) => text.includes(word));
+}

@@ -1,0 +1,78 @@
+<script lang="ts">
+	import { Select, SelectItem } from 'carbon-components-svelte';
+	import { stationGives, type StationWish } from '$core/practice';
+	import { copiesInZone } from '$core/sizing';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { percent, turnsWords } from '../tape/words';
+
+	/** One station: its drill, zone and adult, and what it gives a group in a slot. */
+	let {
+		wish,
+		index,
+		editor,
+		players,
+		minutes,
+		onchange
+	}: {
+		wish: StationWish;
+		index: number;
+		editor: PracticeEditor;
+		players: number;
+		minutes: number;
+		onchange: (wish: Partial<StationWish>) => void;
+	} = $props();
+
+	const gives = $derived(minutes > 0 ? stationGives(wish.drill, { players, minutes }) : null);
+	const shelf = $derived(editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down'));
+	const value = (event: Event) => (event.target as HTMLSelectElement).value;
+	function setDrill(id: string) {
+		const drill = shelf.find((each) => each.id === id);
+		if (drill) onchange({ drill });
+	}
+</script>
+
+<li>
+	<Select id="station-drill-{index}" size="sm" labelText="Station {index + 1}" selected={wish.drill.id} on:change={(event) => setDrill(value(event))}>
+		{#each shelf as drill (drill.id)}
+			<SelectItem value={drill.id} text="{drill.name} ({drill.group.min}–{drill.group.max})" />
+		{/each}
+	</Select>
+	<Select id="station-zone-{index}" size="sm" labelText="Zone" selected={wish.zoneId} on:change={(event) => onchange({ zoneId: value(event) })}>
+		{#each editor.context.ground.zones as zone (zone.id)}
+			<SelectItem value={zone.id} text={copiesInZone(wish.drill, zone, players) > 0 ? zone.name : `${zone.name}, too small`} />
+		{/each}
+	</Select>
+	<Select id="station-adult-{index}" size="sm" labelText="Adult" selected={wish.adults[0] ?? ''} on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}>
+		<SelectItem value="" text="nobody" />
+		{#each editor.practice.adults as id (id)}
+			<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
+		{/each}
+	</Select>
+	<p class:off={!gives}>
+		{#if gives}{turnsWords(gives.reps.mean)}<br />waits {percent(gives.share.wait)}{:else}does not run with {players}{/if}
+	</p>
+</li>
+
+<style>
+	li {
+		display: grid;
+		grid-template-columns: minmax(0, 1.6fr) minmax(0, 0.9fr) minmax(0, 1.1fr) 92px;
+		gap: 8px;
+		align-items: end;
+		padding: 6px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	p {
+		font-size: 13px;
+		line-height: 1.2;
+		padding-bottom: 3px;
+	}
+	.off {
+		color: var(--stop);
+	}
+	@media (max-width: 672px) {
+		li {
+			grid-template-columns: 1fr 1fr;
+		}
+	}
+</style>

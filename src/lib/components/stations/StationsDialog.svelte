@@ -1,0 +1,171 @@
+<script lang="ts">
+	import { Modal, NumberInput, Select, SelectItem } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { splitEvenly } from '$core/base';
+	import type { Drill } from '$core/model/drill';
+	import type { Period } from '$core/model/practice';
+	import {
+		drillOf,
+		isStation,
+		sizeHere,
+		splitIntoStations,
+		suggestStations,
+		type Edit,
+		type StationWish
+	} from '$core/practice';
+	import { slotSeconds } from '$core/sizing';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import SizeList from '../inspector/SizeList.svelte';
+	import StationRow from './StationRow.svelte';
+
+	/** Turns a period into a round of stations: how many, which drill where, with whom. */
+	let {
+		editor,
+		period,
+		block,
+		onapply,
+		onclose
+	}: {
+		editor: PracticeEditor;
+		period: Period;
+		/** The block whose drill is the first station. */
+		block: string | null;
+		onapply: (edit: Edit) => void;
+		onclose: () => void;
+	} = $props();
+
+	const players = $derived(editor.practice.expected.length);
+	const own = $derived(
+		period.lanes
+			.filter((lane) => !period.slots || isStation(period, lane))
+			.flatMap(({ blocks }) => blocks)
+			.toSorted((a, b) => Number(b.id === block) - Number(a.id === block))
+			.flatMap(({ drill }) => drillOf(editor.context, drill) ?? [])
+	);
+	const sizing = $derived.by(() => {
+		if (!own[0]) return null;
+		const asked = { period, drill: own[0], players, minutes: Math.max(1, period.minutes), beside: [] };
+		const sized = sizeHere(editor, asked);
+		return sized.ok ? sized.value : null;
+	});
+
+	// The dialog starts from the period as it was when it was opened.
+	let moveSeconds = $state(untrack(() => period.moveSeconds ?? 30));
+	let wishes: StationWish[] = $state.raw(untrack(firstWishes));
+
+	function firstWishes(): StationWish[] {
+		if (period.slots)
+			return period.lanes
+				.filter((lane) => isStation(period, lane))
+				.flatMap(({ blocks }) => blocks.slice(0, 1))
+				.flatMap(({ drill: reference, copies }) => {
+					const drill = drillOf(editor.context, reference);
+					return drill ? [{ drill, zoneId: copies[0].zoneId, adults: copies[0].adults }] : [];
+				});
+		const best = sizing?.output.best;
+		const copies = best == null ? 4 : (sizing?.output.options[best].copies ?? 4);
+		return suggest(Math.min(6, Math.max(2, copies)), own);
+	}
+	function suggest(count: number, first: readonly Drill[]): StationWish[] {
+		const group = Math.ceil(players / count);
+		return suggestStations(editor, { first: first.slice(0, count), count, players: group, minutes: period.minutes / count });
+	}
+
+	const count = $derived(wishes.length);
+	const sizes = $derived(splitEvenly(players, Math.max(1, count)));
+	const seconds = $derived(slotSeconds(period.minutes, { slots: Math.max(1, count), moveSeconds }));
+	const clock = $derived(`${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`);
+	const canApply = $derived(count >= 2 && seconds >= 60 && players >= count);
+
+	function change(index: number, wish: Partial<StationWish>) {
+		wishes = wishes.map((each, place) => (place === index ? { ...each, ...wish } : each));
+	}
+	function setCount(next: number) {
+		const kept = wishes.slice(0, next);
+		const more = suggest(next, kept.map(({ drill }) => drill)).slice(kept.length);
+		wishes = [...kept, ...more];
+	}
+	function apply() {
+		if (!canApply) return;
+		onapply(splitIntoStations(editor, { period, wishes, sizes, moveSeconds }));
+		onclose();
+	}
+</script>
+
+<Modal
+	open
+	size="lg"
+	modalHeading="Split {period.name} into stations"
+	primaryButtonText="Split into {count} stations"
+	primaryButtonDisabled={!canApply}
+	secondaryButtonText="Leave as it is"
+	on:click:button--secondary={onclose}
+	on:close={onclose}
+	on:submit={apply}
+>
+	<div class="plan">
+		<div>
+			{#if sizing && own[0]}
+				<h4>How many, for {own[0].name} with {players}?</h4>
+				<SizeList drill={own[0]} {sizing} copies={count} onpick={(option) => setCount(Math.max(2, option.copies))} />
+			{/if}
+		</div>
+		<div>
+			<p class="sum">
+				<strong>{players} players</strong> in {count} even groups of {[...new Set(sizes)].join(' or ')} ·
+				{count} slots of <strong>{clock}</strong> min
+			</p>
+			<div class="move">
+				<NumberInput id="move-seconds" size="sm" labelText="Seconds to change" min={0} max={600} step={5} value={moveSeconds} on:change={(event) => (moveSeconds = Math.round(event.detail ?? 0))} />
+				<NumberInput id="station-count" size="sm" labelText="Stations" min={2} max={8} value={count} on:change={(event) => setCount(Math.min(8, Math.max(2, event.detail ?? 2)))} />
+			</div>
+			<ol>
+				{#each wishes as wish, index (index)}
+					<StationRow
+						{wish}
+						{index}
+						{editor}
+						players={sizes[0]}
+						minutes={seconds / 60}
+						onchange={(next) => change(index, next)}
+					/>
+				{/each}
+			</ol>
+			{#if seconds < 60}
+				<p class="fault">A slot would last {clock} min. Take fewer stations or give the period more minutes.</p>
+			{/if}
+		</div>
+	</div>
+</Modal>
+
+<style>
+	.plan {
+		display: grid;
+		grid-template-columns: minmax(0, 240px) minmax(0, 1fr);
+		gap: 24px;
+	}
+	h4 {
+		font-size: 13.5px;
+		font-weight: 700;
+		padding-bottom: 4px;
+	}
+	.sum {
+		font-size: 14px;
+		padding-bottom: 8px;
+	}
+	.move {
+		display: grid;
+		grid-template-columns: 160px 130px;
+		gap: 12px;
+		padding-bottom: 6px;
+	}
+	.fault {
+		color: var(--stop);
+		font-size: 13px;
+	}
+	@media (max-width: 672px) {
+		.plan {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

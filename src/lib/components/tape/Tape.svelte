@@ -1,0 +1,142 @@
+<script lang="ts">
+	import type { BoardView } from '$lib/state/boardView.svelte';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import LaneHead from './LaneHead.svelte';
+	import TapeBlockView from './TapeBlock.svelte';
+	import TapePeriod from './TapePeriod.svelte';
+	import Ruler from './Ruler.svelte';
+	import { clockAt, columnsOf, layBlocks } from './layout';
+
+	/** Time down a tape measure, zones across: the whole practice to scale. */
+	let { editor, view }: { editor: PracticeEditor; view: BoardView } = $props();
+
+	const RULER = 64;
+	let width = $state(690);
+	let height = $state(520);
+
+	const columns = $derived(columnsOf(editor.context));
+	const seconds = $derived(Math.max(editor.evaluation.seconds, editor.practice.minutes * 60));
+	const scale = $derived(Math.max(4.2 / 60, (height - 12) / seconds));
+	const laneWidth = $derived(Math.max(62, (width - RULER) / columns.length));
+	const blocks = $derived(layBlocks(editor.evaluation, columns));
+	const faults = $derived(
+		new Map(editor.findings.toReversed().flatMap(({ at, severity }) => (at.block ? [[at.block, severity] as const] : [])))
+	);
+	const endSecond = $derived(editor.practice.minutes * 60);
+</script>
+
+<section aria-label="Tape" class="tape">
+	<div class="scroll">
+		<LaneHead {columns} context={editor.context} ruler={RULER} {laneWidth} />
+		<div class="paper" bind:clientWidth={width} bind:clientHeight={height}>
+			<div class="length" style:height="{seconds * scale + 10}px" style:width="{RULER + laneWidth * columns.length}px">
+				{#each columns as column (column.zone.id)}
+					<div class="lane" style:left="{RULER + column.index * laneWidth}px" style:width="{laneWidth}px"></div>
+				{/each}
+				<Ruler {seconds} {scale} start={editor.practice.start} width={RULER} onmove={(second) => view.moveTo(second, seconds)} />
+				{#each editor.evaluation.windows as window (window.period.id)}
+					<TapePeriod
+						{window}
+						{scale}
+						left={RULER}
+						width={laneWidth * columns.length}
+						isSelected={view.period === window.period.id}
+						onselect={() => view.select(window.period.id, window.period.lanes[0]?.blocks[0]?.id ?? null)}
+					/>
+				{/each}
+				{#each blocks as block (block.key)}
+					<TapeBlockView
+						{block}
+						context={editor.context}
+						figures={editor.evaluation.figures.blocks.get(block.blockId)}
+						fault={faults.get(block.blockId)}
+						isSelected={view.block === block.blockId}
+						box={{
+							left: RULER + block.column * laneWidth,
+							width: block.columns * laneWidth,
+							top: block.fromSecond * scale,
+							height: (block.toSecond - block.fromSecond) * scale
+						}}
+						{scale}
+						onselect={() => view.select(block.window.period.id, block.blockId)}
+					/>
+				{/each}
+				{#if editor.evaluation.seconds !== endSecond}
+					<div class="end" style:top="{endSecond * scale}px">
+						<span>{clockAt(editor.practice.start, endSecond)} end</span>
+					</div>
+				{/if}
+				<div class="now" style:top="{view.now * scale}px">
+					<span class="flag">{clockAt(editor.practice.start, view.now)}</span>
+				</div>
+			</div>
+		</div>
+	</div>
+</section>
+
+<style>
+	.tape {
+		min-height: 0;
+		min-width: 0;
+		display: grid;
+	}
+	.scroll {
+		min-height: 0;
+		overflow-x: auto;
+		display: grid;
+		grid-template-rows: auto 1fr;
+	}
+	.paper {
+		position: relative;
+		min-height: 0;
+		overflow-y: auto;
+		overflow-x: hidden;
+		min-width: max-content;
+	}
+	.length {
+		position: relative;
+		min-width: 100%;
+	}
+	.lane {
+		position: absolute;
+		top: 0;
+		bottom: 0;
+		border-left: 1px solid var(--rule);
+	}
+	.now,
+	.end {
+		position: absolute;
+		left: 0;
+		right: 0;
+		pointer-events: none;
+		z-index: 4;
+	}
+	.now {
+		border-top: 2px solid var(--now);
+	}
+	.flag {
+		position: absolute;
+		left: 0;
+		top: -11px;
+		padding: 2px 12px 2px 8px;
+		background: var(--now);
+		color: #fff;
+		font-weight: 700;
+		font-size: 13px;
+		clip-path: polygon(0 0, calc(100% - 8px) 0, 100% 50%, calc(100% - 8px) 100%, 0 100%);
+	}
+	.end {
+		border-top: 2px dashed var(--stop);
+		z-index: 3;
+	}
+	.end span {
+		position: absolute;
+		right: 4px;
+		top: -18px;
+		font-size: 12px;
+		font-weight: 600;
+		color: var(--stop);
+		background: var(--chalk);
+		padding: 0 4px;
+	}
+</style>

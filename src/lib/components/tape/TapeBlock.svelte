@@ -1,0 +1,178 @@
+<script lang="ts">
+	import Bib from '../bib/Bib.svelte';
+	import type { BlockFigures, Context } from '$core/practice';
+	import type { Severity } from '$core/checks';
+	import type { TapeBlock } from './layout';
+	import { blockWords, percent, turnsWords } from './words';
+
+	/** A block on its lane. The left edge is a gauge: busy filled, waiting hatched, talk and walks bare. */
+	let {
+		block,
+		context,
+		figures,
+		fault,
+		isSelected,
+		box,
+		scale,
+		onselect
+	}: {
+		block: TapeBlock;
+		context: Context;
+		figures: BlockFigures | undefined;
+		fault: Severity | undefined;
+		isSelected: boolean;
+		box: { left: number; width: number; top: number; height: number };
+		/** Pixels a second. */
+		scale: number;
+		onselect: () => void;
+	} = $props();
+
+	const [run] = $derived(block.runs);
+	const name = $derived(run.drill?.name ?? run.period.name);
+	const turns = $derived(figures?.turns ? turnsWords(figures.turns.mean) : '');
+	const adults = $derived(
+		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
+	);
+	const isTight = $derived(box.height < 34);
+	const facts = $derived(
+		[
+			`${run.players.length} players`,
+			turns,
+			box.width > 150 && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
+			box.width > 150 ? adults : ''
+		].filter(Boolean)
+	);
+	const slices = $derived(
+		block.runs.map((each) => ({
+			top: (each.fromSecond - block.fromSecond) * scale,
+			height: (each.toSecond - each.fromSecond) * scale,
+			bibs: each.groups.map(({ bib }) => bib)
+		}))
+	);
+</script>
+
+<button
+	class="block {fault ?? ''}"
+	class:selected={isSelected}
+	style:left="{box.left + 1}px"
+	style:top="{box.top}px"
+	style:width="{box.width - 2}px"
+	style:height="{box.height}px"
+	aria-pressed={isSelected}
+	aria-label="{name}: {blockWords(figures)}{fault ? `, ${fault}` : ''}"
+	title="{name}: {blockWords(figures)}{adults ? ` · ${adults}` : ''}"
+	onclick={onselect}
+>
+	<span class="gauge" aria-hidden="true">
+		<span class="wait" style:flex-grow={figures?.waitShare ?? 0}></span>
+		<span class="rest" style:flex-grow={1 - (figures?.waitShare ?? 0) - (figures?.busyShare ?? 0)}></span>
+		<span class="busy" style:flex-grow={figures?.busyShare ?? 0}></span>
+	</span>
+	<span class="words narrow" class:tight={isTight}>
+		<strong>{name}</strong>
+		{#if !block.isStation && !isTight}
+			<span>{facts.join(' · ')}</span>
+		{/if}
+	</span>
+	{#each slices as slice, index (index)}
+		<span class="slice" class:cut={index > 0} style:top="{slice.top}px" style:height="{slice.height}px" aria-hidden="true">
+			{#if block.isStation && slice.height >= 15}
+				<span class="turns narrow" class:pushed={index === 0}>{index === 0 && slice.height < 44 ? '' : turns}</span>
+			{/if}
+			<span class="bibs">
+				{#each slice.bibs as bib, place (place)}
+					<Bib {bib} size={Math.max(13, Math.min(22, slice.height - 4))} />
+				{/each}
+			</span>
+		</span>
+	{/each}
+</button>
+
+<style>
+	.block {
+		position: absolute;
+		z-index: 2;
+		padding: 0;
+		border: 1px solid var(--ink);
+		background: #fff;
+		color: var(--ink);
+		font: inherit;
+		text-align: left;
+		cursor: pointer;
+		overflow: hidden;
+	}
+	.block.warn {
+		border-color: var(--wait);
+		border-width: 2px;
+	}
+	.block.stop {
+		border: 2px solid var(--stop);
+	}
+	.block.selected {
+		box-shadow: 0 0 0 3px var(--action);
+		z-index: 3;
+	}
+	.gauge {
+		position: absolute;
+		inset: 0 auto 0 0;
+		width: 7px;
+		display: flex;
+		flex-direction: column;
+		border-right: 1px solid var(--ink);
+	}
+	.gauge span {
+		flex-basis: 0;
+	}
+	.busy {
+		background: var(--action);
+	}
+	.wait {
+		background: repeating-linear-gradient(135deg, var(--wait) 0 2px, #fff 2px 5px);
+	}
+	.words {
+		position: absolute;
+		inset: 2px 3px auto 11px;
+		display: grid;
+		line-height: 1.15;
+		font-size: 12px;
+		z-index: 1;
+	}
+	.words strong {
+		font-size: 12.5px;
+		font-weight: 700;
+		overflow-wrap: anywhere;
+		hyphens: auto;
+	}
+	.words.tight strong {
+		font-size: 11px;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.words.tight {
+		inset-block-start: 0;
+	}
+	.slice {
+		position: absolute;
+		left: 8px;
+		right: 0;
+		display: flex;
+		align-items: flex-end;
+		justify-content: space-between;
+		padding: 0 3px 3px 4px;
+	}
+	.cut {
+		border-top: 1px dashed var(--ink-soft);
+	}
+	.turns {
+		font-size: 11.5px;
+		align-self: center;
+	}
+	.turns.pushed {
+		align-self: flex-end;
+	}
+	.bibs {
+		display: flex;
+		margin-left: auto;
+	}
+</style>

@@ -1,0 +1,75 @@
+<script lang="ts">
+	import type { PeriodWindow } from '$core/practice';
+
+	/** A period's stretch over all lanes: its name where no block fills it, and a bracket to select it by. */
+	let {
+		window,
+		scale,
+		left,
+		width,
+		isSelected,
+		onselect
+	}: {
+		window: PeriodWindow;
+		scale: number;
+		left: number;
+		width: number;
+		isSelected: boolean;
+		onselect: () => void;
+	} = $props();
+
+	const { period } = $derived(window);
+	const top = $derived(window.fromSecond * scale);
+	const height = $derived((window.toSecond - window.fromSecond) * scale);
+	const isBare = $derived(period.lanes.every(({ blocks }) => blocks.length === 0));
+	const tone = $derived(period.kind === 'water' ? 'water' : isBare ? 'bare' : 'filled');
+</script>
+
+<button
+	class="period {tone}"
+	class:selected={isSelected}
+	style:left="{left}px"
+	style:top="{top}px"
+	style:width="{width}px"
+	style:height="{height}px"
+	style:font-size="{Math.min(13, Math.max(9.5, height - 2.5))}px"
+	aria-pressed={isSelected}
+	aria-label="{period.name}, {period.minutes} minutes"
+	title="{period.name}, {period.minutes} min"
+	onclick={onselect}
+>
+	{#if isBare}<span>{period.name} · {period.minutes} min</span>{/if}
+</button>
+
+<style>
+	.period {
+		position: absolute;
+		padding: 0 0 0 10px;
+		border: 0;
+		border-top: 1px solid var(--rule);
+		background: transparent;
+		font: inherit;
+		font-weight: 600;
+		line-height: 1;
+		text-align: left;
+		color: var(--ink);
+		cursor: pointer;
+		display: flex;
+		align-items: center;
+		white-space: nowrap;
+	}
+	.water {
+		background: var(--water);
+		color: var(--action-deep);
+	}
+	.bare {
+		background: repeating-linear-gradient(90deg, transparent 0 7px, rgb(29 37 40 / 5%) 7px 8px), var(--chalk-deep);
+	}
+	.selected {
+		box-shadow: inset 5px 0 0 var(--action);
+	}
+	.period:focus-visible {
+		outline-offset: -2px;
+		z-index: 3;
+	}
+</style>

@@ -1,0 +1,113 @@
+import type { Zone } from '$core/model/team';
+import {
+	isStation,
+	overlap,
+	type Context,
+	type Evaluation,
+	type PeriodWindow,
+	type PlannedRun
+} from '$core/practice';
+
+/** A column of the tape: a zone that is not made of others. */
+export interface Column {
+	zone: Zone;
+	index: number;
+}
+
+/** A block on the tape: where it lies in columns and seconds, and its runs in order of time. */
+export interface TapeBlock {
+	key: string;
+	window: PeriodWindow;
+	blockId: string;
+	/** First column and how many, in fractions where copies share a zone. */
+	column: number;
+	columns: number;
+	fromSecond: number;
+	toSecond: number;
+	runs: PlannedRun[];
+	isStation: boolean;
+}
+
+const isInside = (inner: Zone, outer: Zone) =>
+	inner !== outer &&
+	inner.x >= outer.x - 0.01 &&
+	inner.y >= outer.y - 0.01 &&
+	inner.x + inner.length <= outer.x + outer.length + 0.01 &&
+	inner.y + inner.width <= outer.y + outer.width + 0.01;
+
+/** The columns of a ground: its smallest zones, in the ground's order. */
+export function columnsOf({ ground }: Pick<Context, 'ground'>): Column[] {
+	const { zones } = ground;
+	return zones
+		.filter((zone) => !zones.some((other) => isInside(other, zone)))
+		.map((zone, index) => ({ zone, index }));
+}
+
+/** The first column and the number of columns that a zone lies over; null where it is over none. */
+export function spanOf(zone: Zone, columns: readonly Column[]): { column: number; columns: number } | null {
+	const over = columns.filter((column) => overlap(column.zone, zone)).map(({ index }) => index);
+	if (over.length === 0) return null;
+	const first = Math.min(...over);
+	return { column: first, columns: Math.max(...over) - first + 1 };
+}
+
+/** Runs of one copy together: a station's slots are slices of one block. */
+function byCopy(runs: readonly PlannedRun[]): PlannedRun[][] {
+	const lists = new Map<string, PlannedRun[]>();
+	for (const run of runs) {
+		const key = `${run.block.id} ${run.copy.id}`;
+		lists.set(key, [...(lists.get(key) ?? []), run]);
+	}
+	return [...lists.values()];
+}
+
+/** Every block of a played practice laid out on the tape. Copies that share a zone and time stand side by side. */
+export function layBlocks({ runs, windows, context }: Evaluation, columns: readonly Column[]): TapeBlock[] {
+	const blocks: TapeBlock[] = [];
+	for (const list of byCopy(runs.map(({ run }) => run))) {
+		const [run] = list;
+		const zone = context.zoneById.get(run.copy.zoneId);
+		const window = windows.find(({ period }) => period === run.period);
+		const span = zone && spanOf(zone, columns);
+		if (!span || !window) continue;
+		const isSliced = isStation(run.period, run.lane);
+		blocks.push({
+			key: `${run.block.id} ${run.copy.id}`,
+			window,
+			blockId: run.block.id,
+			...span,
+			fromSecond: isSliced ? window.fromSecond : run.fromSecond,
+			toSecond: isSliced ? window.toSecond : run.toSecond,
+			runs: list,
+			isStation: isSliced
+		});
+	}
+	return shareColumns(blocks);
+}
+
+/** Cuts the columns of blocks that lie on the same ground at the same time. */
+function shareColumns(blocks: TapeBlock[]): TapeBlock[] {
+	return blocks.map((block) => {
+		const rivals = blocks.filter(
+			(other) =>
+				other.fromSecond < block.toSecond - 1e-6 &&
+				block.fromSecond < other.toSecond - 1e-6 &&
+				other.column < block.column + block.columns &&
+				block.column < other.column + other.columns
+		);
+		if (rivals.length < 2) return block;
+		const sameSpan = rivals.every(({ column, columns }) => column === block.column && columns === block.columns);
+		// Blocks of one span share it; a clash of different spans is drawn over the wider one.
+		if (!sameSpan) return block;
+		const columns = block.columns / rivals.length;
+		return { ...block, column: block.column + rivals.indexOf(block) * columns, columns };
+	});
+}
+
+/** Clock time of a second of the practice, `18:45`. */
+export function clockAt(start: string, second: number): string {
+	const [hours, minutes] = start.split(':').map(Number);
+	const total = hours * 60 + minutes + Math.floor(second / 60);
+	const two = (value: number) => String(value).padStart(2, '0');
+	return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
+}

@@ -1,0 +1,23 @@
+import type { BlockFigures } from '$core/practice';
+
+/** A share as whole percent, `38 %`. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Turns as a coach says them: `13 turns`, `1 turn`, `none`. */
+export function turnsWords(turns: number): string {
+	const whole = Math.round(turns);
+	return whole === 1 ? '1 turn' : `${whole} turns`;
+}
+
+/** Group sizes, largest first: `6 or 5`. */
+export function sizesWords(sizes: readonly number[]): string {
+	return sizes.length > 2 ? `${sizes.at(-1)} to ${sizes[0]}` : sizes.join(' or ');
+}
+
+/** One line about what a block gives: players, turns, waiting. */
+export function blockWords(figures: BlockFigures | undefined): string {
+	if (!figures) return '';
+	const sizes = sizesWords(figures.sizes);
+	if (!figures.turns) return sizes;
+	return `${sizes} · ${turnsWords(figures.turns.mean)} · waits ${percent(figures.waitShare)}`;
+}

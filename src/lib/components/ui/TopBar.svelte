@@ -1,0 +1,67 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	/** The black bar: where one is, whose team it is, whether all is saved. */
+	let { team, current, children }: { team: { id: string; name: string }; current: 'practices' | 'board'; children?: Snippet } = $props();
+</script>
+
+<header>
+	<a class="brand wide" href="/">Field Plan</a>
+	<nav aria-label="Main">
+		<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}>Practices</a>
+		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
+	</nav>
+	<p>{team.name}{#if children}<span class="state"> · {@render children()}</span>{/if}</p>
+</header>
+
+<style>
+	header {
+		background: var(--ink);
+		color: var(--chalk);
+		display: flex;
+		align-items: stretch;
+		gap: 22px;
+		padding: 0 16px;
+		min-height: 40px;
+		overflow: hidden;
+	}
+	a,
+	span {
+		color: var(--chalk);
+		text-decoration: none;
+	}
+	.brand {
+		font-weight: 800;
+		font-size: 15.5px;
+		align-self: center;
+		white-space: nowrap;
+	}
+	nav {
+		display: flex;
+		gap: 20px;
+	}
+	nav > * {
+		display: flex;
+		align-items: center;
+		border-bottom: 3px solid transparent;
+		border-top: 3px solid transparent;
+	}
+	nav > :hover {
+		border-bottom-color: var(--rule);
+	}
+	[aria-current='page'] {
+		border-bottom-color: var(--chalk);
+	}
+	p {
+		margin-left: auto;
+		align-self: center;
+		font-size: 12.5px;
+		text-align: right;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	header :focus-visible {
+		outline-color: var(--chalk);
+	}
+</style>

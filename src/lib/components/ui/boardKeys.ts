@@ -1,0 +1,81 @@
+import type { BoardView } from '$lib/state/boardView.svelte';
+import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+import { fitToTime, resizePeriods, type Edit } from '$core/practice';
+import { isTyping } from './keys';
+
+/** What the board offers to its keys. */
+export interface BoardActions {
+	editor: PracticeEditor;
+	view: BoardView;
+	apply: (edit: Edit) => void;
+}
+
+function resizeSelected({ editor, view, apply }: BoardActions, step: number): void {
+	const period = editor.practice.periods.find(({ id }) => id === view.period);
+	const minutes = (period?.minutes ?? 0) + step;
+	if (period && minutes >= 1 && minutes <= 600)
+		apply(resizePeriods(editor.practice, new Map([[period.id, minutes]])));
+}
+
+function moveSelected({ editor, view, apply }: BoardActions, step: 1 | -1): void {
+	const { periods } = editor.practice;
+	const index = periods.findIndex(({ id }) => id === view.period);
+	if (index < 0 || index + step < 0 || index + step >= periods.length) return;
+	const after = step < 0 ? periods[index - 2]?.id : periods[index + 1].id;
+	apply({ type: 'move-period', period: periods[index].id, after: after ?? null });
+}
+
+function fitAll({ editor, view, apply }: BoardActions): void {
+	const fitting = fitToTime(editor.practice);
+	if (fitting.ok) apply(fitting.value);
+	else view.said = fitting.failure.message;
+}
+
+type KeyAction = (actions: BoardActions) => void;
+
+const moveNow =
+	(seconds: number): KeyAction =>
+	({ editor, view }) =>
+		view.moveTo(view.now + seconds, editor.evaluation.seconds);
+
+const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
+	['j', ({ editor, view }) => view.step(editor.practice, 1)],
+	['k', ({ editor, view }) => view.step(editor.practice, -1)],
+	['[', (actions) => resizeSelected(actions, -1)],
+	[']', (actions) => resizeSelected(actions, 1)],
+	[',', moveNow(-60)],
+	['.', moveNow(60)],
+	['s', ({ view }) => view.period && view.block && (view.dialog = 'stations')],
+	['f', fitAll],
+	['/', () => document.getElementById('find-drill')?.focus()],
+	['u', ({ editor }) => editor.undo()],
+	['U', ({ editor }) => editor.redo()],
+	['?', ({ view }) => (view.dialog = 'keys')]
+]);
+
+const isCommand = (event: KeyboardEvent) => event.ctrlKey || event.metaKey;
+
+/** The action of a key press, or null where it is none of the board's. */
+function actionOf(event: KeyboardEvent, lettersAreOn: boolean): KeyAction | null {
+	if (isCommand(event) && event.key.toLowerCase() === 'z')
+		return ({ editor }) => (event.shiftKey ? editor.redo() : editor.undo());
+	if (isCommand(event)) return null;
+	if (event.altKey && event.key === 'ArrowUp') return (actions) => moveSelected(actions, -1);
+	if (event.altKey && event.key === 'ArrowDown') return (actions) => moveSelected(actions, 1);
+	if (event.altKey) return null;
+	if (event.key === 'Escape') return ({ view }) => view.select(null);
+	if (event.key === 'Delete')
+		return ({ view, apply }) => view.period && apply({ type: 'remove-period', period: view.period });
+	if (event.key === ' ' && event.target === document.body)
+		return ({ view }) => (view.isPlaying = !view.isPlaying);
+	return lettersAreOn ? (LETTERS.get(event.key) ?? null) : null;
+}
+
+/** Handles a key press on the board; leaves typing and open dialogs alone. */
+export function handleKey(event: KeyboardEvent, actions: BoardActions, lettersAreOn: boolean): void {
+	if (isTyping(event) || actions.view.dialog) return;
+	const action = actionOf(event, lettersAreOn);
+	if (!action) return;
+	event.preventDefault();
+	action(actions);
+}

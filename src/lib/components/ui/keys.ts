@@ -1,0 +1,28 @@
+/** What a key does on the board. */
+export interface KeyHelp {
+	keys: string;
+	does: string;
+}
+
+/** All keys of the board, as the help lists them. */
+export const KEYS: readonly KeyHelp[] = [
+	{ keys: 'J  K', does: 'next period, period before' },
+	{ keys: '[  ]', does: 'a minute less, a minute more' },
+	{ keys: 'Alt ↑  Alt ↓', does: 'move the period earlier, later' },
+	{ keys: ',  .', does: 'now-line a minute back, forward' },
+	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },
+	{ keys: 'S', does: 'split the period into stations' },
+	{ keys: 'F', does: 'fit the periods to the time' },
+	{ keys: '/', does: 'find a drill' },
+	{ keys: 'Delete', does: 'remove the period' },
+	{ keys: 'U  Shift U', does: 'undo, redo (also Ctrl or Cmd with Z)' },
+	{ keys: 'Esc', does: 'let go of the selection' },
+	{ keys: '?', does: 'this list' }
+];
+
+const TYPING = 'input:not([type="range"]):not([type="checkbox"]), textarea, select, [contenteditable]';
+
+/** Whether a key press belongs to a field that is being typed in. */
+export function isTyping(event: KeyboardEvent): boolean {
+	return event.target instanceof Element && event.target.matches(TYPING);
+}

@@ -1,0 +1,20 @@
+/** Who may use a route, and how much may be sent to it. */
+export interface Access {
+	/** `local`: whoever is at this machine. There are no accounts yet. */
+	who: 'local';
+	/** Bytes of a request that changes something. */
+	mostBytes: number;
+}
+
+const reading: Access = { who: 'local', mostBytes: 0 };
+
+/** Every route by its id; one that is not here is refused. */
+export const ACCESS: Readonly<Record<string, Access>> = {
+	'/': reading,
+	'/health': reading,
+	'/[team]/practices': reading,
+	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
+	'/[team]/practices/[practice]': reading,
+	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },
+	'/[team]/practices/[practice]/paper': reading
+};

@@ -1,0 +1,24 @@
+/** What the environment says; each value has a default that suits one coach on one machine. */
+export interface Config {
+	dataDirectory: string;
+	/** Hosts, with port, under which the application may be asked for. */
+	allowedHosts: ReadonlySet<string>;
+	/** The day that the application takes for today; the demo stands still on it. */
+	today: string;
+}
+
+/** The demo's Tuesday of week 6. */
+const DEMO_TODAY = '2027-04-06';
+
+/** Reads the configuration from environment variables. */
+export function readConfig(env: Record<string, string | undefined>): Config {
+	const port = env.PORT ?? '3000';
+	const more = (env.FIELDPLAN_HOSTS ?? '').split(',').map((host) => host.trim());
+	return {
+		dataDirectory: env.FIELDPLAN_DATA || './data',
+		allowedHosts: new Set(
+			[`localhost:${port}`, `127.0.0.1:${port}`, `[::1]:${port}`, ...more].filter(Boolean)
+		),
+		today: env.FIELDPLAN_TODAY || DEMO_TODAY
+	};
+}

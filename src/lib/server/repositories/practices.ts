@@ -1,0 +1,106 @@
+import type { Practice } from '$core/model/practice';
+import type { SentEdit } from '$core/practice';
+import type { LedgerRow } from '$core/season';
+import type { Queryable } from '../database';
+
+/** A practice as it is stored: the document and the number of its state. */
+export interface StoredPractice {
+	revision: number;
+	practice: Practice;
+}
+
+/** The practice, or undefined where the team has none of this id. */
+export async function findPractice(
+	db: Queryable,
+	teamId: string,
+	id: string
+): Promise<StoredPractice | undefined> {
+	const { rows } = await db.query<{ revision: number; body: Practice }>(
+		'select revision, body from practice where team_id = $1 and id = $2',
+		[teamId, id]
+	);
+	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
+}
+
+/** All practices of a team in order of time. */
+export async function listPractices(db: Queryable, teamId: string): Promise<Practice[]> {
+	const { rows } = await db.query<{ body: Practice }>(
+		'select body from practice where team_id = $1 order by date, start, id',
+		[teamId]
+	);
+	return rows.map(({ body }) => body);
+}
+
+/** Adds a practice as revision 1. */
+export async function insertPractice(tx: Queryable, practice: Practice): Promise<void> {
+	const { teamId, id, seasonId, date, start, format } = practice;
+	await tx.query(
+		`insert into practice (team_id, id, season_id, date, start, revision, format, body)
+		 values ($1, $2, $3, $4::date, $5, 1, $6, $7::jsonb)`,
+		[teamId, id, seasonId, date, start, format, JSON.stringify(practice)]
+	);
+}
+
+/** Replaces the state of revision `from` by the next; false where it is not the newest any more. */
+export async function updatePractice(
+	tx: Queryable,
+	practice: Practice,
+	from: number
+): Promise<boolean> {
+	const { teamId, id, date, start } = practice;
+	const { affectedRows } = await tx.query(
+		`update practice set body = $4::jsonb, date = $5::date, start = $6, revision = revision + 1
+		 where team_id = $1 and id = $2 and revision = $3`,
+		[teamId, id, from, JSON.stringify(practice), date, start]
+	);
+	return affectedRows === 1;
+}
+
+/** Which of these edits the practice has had already. */
+export async function knownEdits(
+	db: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	editIds: readonly string[]
+): Promise<Set<string>> {
+	const { rows } = await db.query<{ edit_id: string }>(
+		`select edit_id from practice_edit
+		 where team_id = $1 and practice_id = $2 and edit_id = any($3::text[])`,
+		[teamId, id, editIds]
+	);
+	return new Set(rows.map((row) => row.edit_id));
+}
+
+/** Keeps edits that have been applied; they led to `revision`. */
+export async function insertEdits(
+	tx: Queryable,
+	{ teamId, id, revision }: { teamId: string; id: string; revision: number },
+	edits: readonly SentEdit[]
+): Promise<void> {
+	await tx.query(
+		`insert into practice_edit (team_id, practice_id, edit_id, revision, body)
+		 select $1, $2, id, $3, edit from jsonb_to_recordset($4::jsonb) as e (id text, edit jsonb)`,
+		[teamId, id, revision, JSON.stringify(edits)]
+	);
+}
+
+/** Writes what a practice is planned to give, in the place of what was planned before. */
+export async function replacePlannedRows(
+	tx: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	rows: readonly LedgerRow[]
+): Promise<void> {
+	await tx.query(
+		`delete from ledger where team_id = $1 and practice_id = $2 and state = 'planned'`,
+		[teamId, id]
+	);
+	await tx.query(
+		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
+			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)
+		 select $1, $2, period, block, drill, revision, rung, player, unit, date, skill, focus, seconds,
+			"activeSeconds", turns, 'planned'
+		 from jsonb_to_recordset($3::jsonb) as l (period text, block text, drill text, revision int,
+			rung text, player text, unit text, date date, skill text, focus text, seconds real,
+			"activeSeconds" real, turns real)`,
+		[teamId, id, JSON.stringify(rows)]
+	);
+}

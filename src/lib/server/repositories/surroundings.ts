@@ -1,0 +1,118 @@
+import type { Surroundings } from '$core/model/bundle';
+import type { Drill } from '$core/model/drill';
+import type { Adult, Ground, Limits, Player, Restriction, Season, Team } from '$core/model/team';
+import type { Static } from 'typebox';
+import type { Queryable } from '../database';
+
+interface PersonRow {
+	id: string;
+	kind: 'player' | 'adult';
+	name: string;
+	number: number | null;
+	usually_late: boolean;
+	role: string | null;
+	units: string[] | null;
+	days: number[] | null;
+	restrictions: Static<typeof Restriction>[] | null;
+	unit: string | null;
+	ratings: Record<string, number> | null;
+}
+
+/** Takes null and undefined fields away: optional fields are not there at all. */
+function present<Item extends object>(item: Item): Item {
+	return Object.fromEntries(
+		Object.entries(item).filter(([, value]) => value !== null && value !== undefined)
+	) as Item;
+}
+
+const toPlayer = (row: PersonRow) =>
+	present({
+		id: row.id,
+		name: row.name,
+		number: row.number,
+		unit: row.unit,
+		ratings: row.ratings,
+		restrictions: row.restrictions,
+		usuallyLate: row.usually_late || null
+	}) as Player;
+
+const toAdult = ({ id, name, role, units, days }: PersonRow) =>
+	present({ id, name, role: role ?? '', units, days }) as Adult;
+
+/** Teams in order of their names: id and name. */
+export async function listTeams(db: Queryable): Promise<{ id: string; name: string }[]> {
+	const { rows } = await db.query<{ id: string; name: string }>(
+		`select id, body ->> 'name' as name from team order by body ->> 'name'`
+	);
+	return rows;
+}
+
+/** The team, or undefined. */
+export async function findTeam(db: Queryable, teamId: string): Promise<Team | undefined> {
+	const { rows } = await db.query<{ body: Team }>('select body from team where id = $1', [teamId]);
+	return rows[0]?.body;
+}
+
+/** The newest season of a team, or undefined. */
+export async function currentSeason(db: Queryable, teamId: string): Promise<Season | undefined> {
+	const { rows } = await db.query<Season>(
+		`select id, name, first_day::text as "firstDay", weeks from season
+		 where team_id = $1 order by first_day desc limit 1`,
+		[teamId]
+	);
+	return rows[0];
+}
+
+/** Everyone of a team, with unit and ratings as they stood on a day. */
+async function listPeople(db: Queryable, teamId: string, day: string): Promise<PersonRow[]> {
+	const { rows } = await db.query<PersonRow>(
+		`select p.id, p.kind, p.name, p.number, p.usually_late, p.role, p.units, p.days, p.restrictions,
+			(select u.unit from person_unit u where u.team_id = p.team_id and u.person_id = p.id
+				and u.since <= $2::date order by u.since desc limit 1) as unit,
+			(select jsonb_object_agg(r.skill, r.rating) from (
+				select distinct on (skill) skill, rating from rating
+				where team_id = p.team_id and person_id = p.id and since <= $2::date
+				order by skill, since desc) r) as ratings
+		 from person p where p.team_id = $1 order by p.place`,
+		[teamId, day]
+	);
+	return rows;
+}
+
+/** What a team's practices of a day are built from, or undefined where the team is not there. */
+export async function loadSurroundings(
+	db: Queryable,
+	teamId: string,
+	day: string
+): Promise<Surroundings | undefined> {
+	const team = await findTeam(db, teamId);
+	const season = await currentSeason(db, teamId);
+	if (!team || !season) return undefined;
+	const people = await listPeople(db, teamId, day);
+	const grounds = await db.query<{ body: Ground }>(
+		'select body from ground where team_id = $1 order by id limit 1',
+		[teamId]
+	);
+	const kit = await db.query<{ item: string; count: number }>(
+		'select item, count from kit where team_id = $1 order by item',
+		[teamId]
+	);
+	const limits = await db.query<{ body: Partial<Limits> }>(
+		'select body from limit_setting where team_id = $1',
+		[teamId]
+	);
+	const drills = await db.query<{ body: Drill }>(
+		'select body from drill_revision where team_id = $1 order by drill_id, revision',
+		[teamId]
+	);
+	return {
+		team,
+		season,
+		players: people.filter(({ kind }) => kind === 'player').map(toPlayer),
+		adults: people.filter(({ kind }) => kind === 'adult').map(toAdult),
+		ground: grounds.rows[0].body,
+		kit: Object.fromEntries(kit.rows.map(({ item, count }) => [item, count])),
+		drills: drills.rows.map(({ body }) => body),
+		...(limits.rows[0] && { limits: limits.rows[0].body })
+	};
+}

@@ -1,0 +1,60 @@
+import Type, { type Static } from 'typebox';
+import { Clock, closed, Day, Id, Minutes, Name } from '$core/model/fields';
+import type { Practice } from '$core/model/practice';
+import { fail, ok, type Result } from '$core/base';
+import type { Misfit } from '../../../doors';
+import type { Db } from '../database';
+import { insertPractice } from '../repositories/practices';
+import { loadSurroundings } from '../repositories/surroundings';
+
+/** What a coach says of a new practice. */
+export const NewPractice = Type.Object(
+	{
+		date: Day,
+		start: Clock,
+		minutes: Minutes,
+		place: Name,
+		expected: Type.Array(Id),
+		adults: Type.Array(Id)
+	},
+	closed
+);
+export type NewPractice = Static<typeof NewPractice>;
+
+/** Whether a day is in the calendar: the 30th of February has the form of a day and is none. */
+function isDay(day: string): boolean {
+	const date = new Date(`${day}T00:00:00Z`);
+	return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(day);
+}
+
+/** Stores a new empty practice of a team; a misfit names the field at fault. */
+export async function createPractice(
+	db: Db,
+	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewPractice }
+): Promise<Result<Practice, Misfit>> {
+	const surroundings = await loadSurroundings(db, teamId, wanted.date);
+	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+	if (!isDay(wanted.date)) return fail({ path: 'date', message: 'is not a day of the calendar' });
+	const { team, season, players, adults } = surroundings;
+	for (const [key, people] of [
+		['expected', players],
+		['adults', adults]
+	] as const) {
+		const known = new Set(people.map((person) => person.id));
+		const stranger = wanted[key].findIndex((person) => !known.has(person));
+		if (stranger >= 0) return fail({ path: `${key}[${stranger}]`, message: 'is nobody of this team' });
+		if (new Set(wanted[key]).size < wanted[key].length)
+			return fail({ path: key, message: 'names somebody twice' });
+	}
+	const practice: Practice = {
+		format: 'fieldplan/practice@1',
+		id,
+		teamId,
+		seasonId: season.id,
+		timeZone: team.timeZone,
+		...wanted,
+		periods: []
+	};
+	await db.transaction((tx) => insertPractice(tx, practice));
+	return ok(practice);
+}

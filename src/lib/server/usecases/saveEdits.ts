@@ -1,0 +1,105 @@
+import { applyEdit, evaluate, toContext, type EditFailure, type SentEdit } from '$core/practice';
+import { Practice } from '$core/model/practice';
+import { ledgerRows } from '$core/season';
+import { assertNever, fail, ok, type Result } from '$core/base';
+import { readShape, type Misfit } from '../../../doors';
+import type { Db, Queryable } from '../database';
+import {
+	findPractice,
+	insertEdits,
+	knownEdits,
+	replacePlannedRows,
+	updatePractice,
+	type StoredPractice
+} from '../repositories/practices';
+import { loadSurroundings } from '../repositories/surroundings';
+
+/** Why edits were not taken; nothing of them is stored then. */
+export type SaveFailure =
+	| { reason: 'not-found' }
+	/** Others were first: the newest state, and which of the edits it holds already. */
+	| { reason: 'stale'; current: StoredPractice; known: string[] }
+	| { reason: 'refused'; edit: string; why: EditFailure }
+	| { reason: 'misfit'; misfit: Misfit };
+
+/** Edits of one practice as they came in, made on the state `revision`. */
+export interface SaveRequest {
+	teamId: string;
+	practiceId: string;
+	revision: number;
+	edits: readonly SentEdit[];
+}
+
+class Rollback extends Error {
+	constructor(readonly failure: SaveFailure) {
+		super('rolled back');
+	}
+}
+
+function replay(practice: Practice, edits: readonly SentEdit[]): Result<Practice, SaveFailure> {
+	let current = practice;
+	for (const { id, edit } of edits) {
+		const applied = applyEdit(current, edit);
+		if (!applied.ok) return fail({ reason: 'refused', edit: id, why: applied.failure });
+		current = applied.value.practice;
+	}
+	const read = readShape(Practice, current);
+	return read.ok ? ok(current) : fail({ reason: 'misfit', misfit: read.failure });
+}
+
+/** Writes the planned ledger rows of a practice as it stands. */
+export async function writePlanned(tx: Queryable, practice: Practice): Promise<void> {
+	const { teamId, id } = practice;
+	const surroundings = await loadSurroundings(tx, teamId, practice.date);
+	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
+	const evaluation = evaluate(practice, toContext(surroundings));
+	await replacePlannedRows(tx, { teamId, id }, ledgerRows(evaluation));
+}
+
+async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice> {
+	const { teamId, practiceId: id, revision, edits } = request;
+	const stored = await findPractice(tx, teamId, id);
+	if (!stored) throw new Rollback({ reason: 'not-found' });
+	const known = await knownEdits(tx, { teamId, id }, edits.map((edit) => edit.id));
+	const fresh = edits.filter((edit) => !known.has(edit.id));
+	if (fresh.length === 0) return stored;
+	const stale: SaveFailure = { reason: 'stale', current: stored, known: [...known] };
+	if (stored.revision !== revision) throw new Rollback(stale);
+	const replayed = replay(stored.practice, fresh);
+	if (!replayed.ok) throw new Rollback(replayed.failure);
+	const practice = replayed.value;
+	if (!(await updatePractice(tx, practice, revision))) throw new Rollback(stale);
+	await insertEdits(tx, { teamId, id, revision: revision + 1 }, fresh);
+	await writePlanned(tx, practice);
+	return { revision: revision + 1, practice };
+}
+
+/**
+ * Replays edits on the stored practice, all or none, and gives the new state. Edits that it has had
+ * before are answered and not applied again. The ledger is written in the same transaction.
+ */
+export async function saveEdits(
+	db: Db,
+	request: SaveRequest
+): Promise<Result<StoredPractice, SaveFailure>> {
+	try {
+		return ok(await db.transaction((tx) => save(tx, request)));
+	} catch (error) {
+		if (error instanceof Rollback) return fail(error.failure);
+		throw error;
+	}
+}
+
+/** A failure of saving in words, with the place it is about. */
+export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'stale' }>): Misfit {
+	switch (failure.reason) {
+		case 'not-found':
+			return { path: '', message: 'There is no such practice.' };
+		case 'misfit':
+			return failure.misfit;
+		case 'refused':
+			return { path: `edits.${failure.edit}`, message: `does not apply: ${failure.why}` };
+		default:
+			return assertNever(failure);
+	}
+}

@@ -1,0 +1,78 @@
+import { evaluate, plannedMinutes, toContext } from '$core/practice';
+import { check } from '$core/checks';
+import type { Surroundings } from '$core/model/bundle';
+import type { Season } from '$core/model/team';
+import type { Queryable } from '../database';
+import { findPractice, listPractices, type StoredPractice } from '../repositories/practices';
+import { loadSurroundings } from '../repositories/surroundings';
+
+/** A practice in the list of a season. */
+export interface PracticeLine {
+	id: string;
+	date: string;
+	start: string;
+	minutes: number;
+	plannedMinutes: number;
+	place: string;
+	/** Week of the season, from 1; below where it lies before the season. */
+	week: number;
+	players: number;
+	adults: number;
+	/** Share of the time a player works or helps, 0 to 1. */
+	busyShare: number;
+	/** Findings that would stop it, and the others. */
+	stops: number;
+	others: number;
+}
+
+const DAY = 24 * 60 * 60 * 1000;
+
+/** The week of a season that a day lies in, counted from 1. */
+export function weekOf({ firstDay }: Pick<Season, 'firstDay'>, day: string): number {
+	return Math.floor((Date.parse(day) - Date.parse(firstDay)) / (7 * DAY)) + 1;
+}
+
+/** A practice with what it is built from, or undefined where one of them is not there. */
+export async function loadBoard(
+	db: Queryable,
+	teamId: string,
+	practiceId: string
+): Promise<{ stored: StoredPractice; surroundings: Surroundings; week: number } | undefined> {
+	const stored = await findPractice(db, teamId, practiceId);
+	const surroundings = stored && (await loadSurroundings(db, teamId, stored.practice.date));
+	if (!stored || !surroundings) return undefined;
+	return { stored, surroundings, week: weekOf(surroundings.season, stored.practice.date) };
+}
+
+/** The practices of a team with their figures, in order of time; undefined where there is no such team. */
+export async function loadPracticeList(
+	db: Queryable,
+	teamId: string,
+	today: string
+): Promise<{ surroundings: Surroundings; lines: PracticeLine[] } | undefined> {
+	const surroundings = await loadSurroundings(db, teamId, today);
+	if (!surroundings) return undefined;
+	const context = toContext(surroundings);
+	const practices = await listPractices(db, teamId);
+	const lines = practices.map((practice): PracticeLine => {
+		const evaluation = evaluate(practice, context);
+		const findings = check(evaluation);
+		const stops = findings.filter(({ severity }) => severity === 'stop').length;
+		const { id, date, start, minutes, place, expected, adults } = practice;
+		return {
+			id,
+			date,
+			start,
+			minutes,
+			plannedMinutes: plannedMinutes(practice),
+			place,
+			week: weekOf(surroundings.season, date),
+			players: expected.length,
+			adults: adults.length,
+			busyShare: evaluation.figures.busyShare,
+			stops,
+			others: findings.length - stops
+		};
+	});
+	return { surroundings, lines };
+}

@@ -1,0 +1,41 @@
+import type { Practice } from '$core/model/practice';
+import { findBlock } from '$core/practice';
+
+/** What the coach looks at on the board: the now-line, what is selected, which dialog is open. */
+export class BoardView {
+	/** Seconds from the start of the practice. */
+	now = $state(0);
+	isPlaying = $state(false);
+	/** Seconds of practice in a second of watching. */
+	speed = $state(60);
+	period: string | null = $state(null);
+	block: string | null = $state(null);
+	dialog: 'stations' | 'people' | 'keys' | null = $state(null);
+	/** A word that is said to screen readers. */
+	said = $state('');
+
+	select(period: string | null, block: string | null = null): void {
+		this.period = period;
+		this.block = block;
+	}
+
+	/** Moves the now-line, kept within the practice. */
+	moveTo(second: number, seconds: number): void {
+		this.now = Math.min(Math.max(0, second), Math.max(0, seconds - 1));
+	}
+
+	/** Selects the period that is `step` further down, from none the first or the last. */
+	step(practice: Practice, step: 1 | -1): void {
+		const ids = practice.periods.map(({ id }) => id);
+		if (ids.length === 0) return;
+		const at = this.period === null ? (step > 0 ? -1 : ids.length) : ids.indexOf(this.period);
+		const next = Math.min(ids.length - 1, Math.max(0, at + step));
+		this.select(ids[next], practice.periods[next].lanes[0]?.blocks[0]?.id ?? null);
+	}
+
+	/** Lets go of what is no longer there. */
+	forget(practice: Practice): void {
+		if (this.period && !practice.periods.some(({ id }) => id === this.period)) this.select(null);
+		if (this.block && !findBlock(practice, this.block)) this.block = null;
+	}
+}

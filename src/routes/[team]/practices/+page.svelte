@@ -1,0 +1,117 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { group } from 'd3-array';
+	import { clockAt } from '$lib/components/tape/layout';
+	import { percent } from '$lib/components/tape/words';
+	import { dayWords } from '$lib/components/ui/dates';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import type { PageData } from './$types';
+
+	let { data }: { data: PageData } = $props();
+	const weeks = $derived([...group(data.lines, ({ week }) => week)]);
+	const base = $derived(`/${data.team.id}/practices`);
+</script>
+
+<svelte:head><title>Practices · Field Plan</title></svelte:head>
+
+<TopBar team={data.team} current="practices" />
+<main>
+	<header>
+		<div>
+			<h1 class="wide">Practices</h1>
+			<p>{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}</p>
+		</div>
+		<Button size="small" href="{base}/new">New practice</Button>
+	</header>
+	{#each weeks as [week, lines] (week)}
+		<section>
+			<h2>{week > 0 && week <= data.season.weeks ? `Week ${week}` : 'Outside the season'}</h2>
+			<ul>
+				{#each lines as line (line.id)}
+					<li class:today={line.date === data.today}>
+						<a href="{base}/{line.id}">{dayWords(line.date)}</a>
+						<span>{line.start} to {clockAt(line.start, line.minutes * 60)}</span>
+						<span>{line.place}</span>
+						<span>{line.players} players, {line.adults} adults</span>
+						<span>{line.plannedMinutes} of {line.minutes} min planned</span>
+						<span>{line.plannedMinutes > 0 ? `${percent(line.busyShare)} busy` : 'empty'}</span>
+						<span class="mend"><b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend</span>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{:else}
+		<p class="empty">There is no practice yet. <a href="{base}/new">Make the first one</a>: the date, the minutes, and who comes.</p>
+	{/each}
+</main>
+
+<style>
+	main {
+		padding: 14px 16px 40px;
+		max-width: 1240px;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+		align-items: end;
+		padding-bottom: 12px;
+		border-bottom: 1px solid var(--ink);
+	}
+	h1 {
+		font-size: 21px;
+		font-weight: 750;
+	}
+	header p {
+		color: var(--ink-soft);
+		font-size: 13px;
+	}
+	section {
+		display: grid;
+		grid-template-columns: 110px 1fr;
+		border-bottom: 1px solid var(--rule);
+		padding: 8px 0;
+	}
+	h2 {
+		font-size: 14px;
+		font-weight: 700;
+		padding-top: 6px;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 1.5fr 1fr 1.4fr 1.5fr 1.5fr 0.8fr 1fr;
+		gap: 12px;
+		padding: 6px 8px;
+		align-items: baseline;
+		border-left: 4px solid transparent;
+	}
+	li.today {
+		border-left-color: var(--action);
+		background: #fff;
+	}
+	li a,
+	.empty a {
+		font-weight: 700;
+		color: var(--action);
+	}
+	.stops {
+		color: var(--stop);
+	}
+	.empty {
+		padding: 24px 0;
+		font-size: 15px;
+	}
+	@media (max-width: 900px) {
+		section {
+			grid-template-columns: 1fr;
+		}
+		li {
+			grid-template-columns: 1fr 1fr;
+			gap: 2px 12px;
+		}
+		li a {
+			grid-column: 1 / -1;
+			font-size: 16px;
+			padding: 2px 0;
+		}
+	}
+</style>

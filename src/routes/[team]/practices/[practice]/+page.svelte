@@ -1,0 +1,203 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import { nanoid } from 'nanoid';
+	import type { Drill } from '$core/model/drill';
+	import { findPeriod, periodFromDrill, plainPeriod, toContext, type Edit } from '$core/practice';
+	import BibShapes from '$lib/components/bib/BibShapes.svelte';
+	import Field from '$lib/components/field/Field.svelte';
+	import PlayBar from '$lib/components/field/PlayBar.svelte';
+	import Findings from '$lib/components/findings/Findings.svelte';
+	import Inspector from '$lib/components/inspector/Inspector.svelte';
+	import Shelf from '$lib/components/shelf/Shelf.svelte';
+	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
+	import Strip from '$lib/components/strip/Strip.svelte';
+	import Tape from '$lib/components/tape/Tape.svelte';
+	import { clockAt } from '$lib/components/tape/layout';
+	import BoardHead from '$lib/components/ui/BoardHead.svelte';
+	import { handleKey } from '$lib/components/ui/boardKeys';
+	import { dayWords } from '$lib/components/ui/dates';
+	import KeysDialog from '$lib/components/ui/KeysDialog.svelte';
+	import PeopleDialog from '$lib/components/ui/PeopleDialog.svelte';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import { BoardView } from '$lib/state/boardView.svelte';
+	import { browserStore } from '$lib/state/editQueue';
+	import { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import type { PageData } from './$types';
+
+	let { data }: { data: PageData } = $props();
+
+	// The page is loaded for one practice; from then on the editor holds it.
+	const editor = untrack(() => {
+		const { practice } = data.stored;
+		const url = `/${practice.teamId}/practices/${practice.id}/edits`;
+		const store = browserStore(`unsent ${practice.teamId} ${practice.id}`);
+		return new PracticeEditor(url, data.stored, toContext(data.surroundings), store);
+	});
+	const view = new BoardView();
+	let lettersAreOn = $state(true);
+
+	onMount(() => editor.resume());
+
+	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
+	const SAVED = { saved: 'saved', saving: 'saving …', away: 'not saved: the server is away, trying again', refused: 'not saved' };
+
+	function apply(edit: Edit) {
+		const failure = editor.apply(edit);
+		view.said = failure ? `That cannot be done: ${failure}` : '';
+		view.forget(editor.practice);
+	}
+	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;
+	function addDrill(drill: Drill) {
+		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: 10 });
+		if (!added) {
+			view.said = `No zone of this ground holds ${drill.name}.`;
+			return;
+		}
+		const after = added.kind === 'warm-up' ? null : selectedOrLast();
+		apply({ type: 'add-period', period: added, after });
+		view.select(added.id, added.lanes[0].blocks[0].id);
+	}
+	const PLAIN = {
+		water: { name: 'Water', minutes: 2 },
+		talk: { name: 'Talk', minutes: 3 },
+		close: { name: 'Close', minutes: 2 }
+	};
+	function addPlain(kind: keyof typeof PLAIN) {
+		const added = plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] });
+		apply({ type: 'add-period', period: added, after: selectedOrLast() });
+		view.select(added.id);
+	}
+</script>
+
+<svelte:head>
+	<title>{dayWords(editor.practice.date)} · Field Plan</title>
+</svelte:head>
+<svelte:window onkeydown={(event) => handleKey(event, { editor, view, apply }, lettersAreOn)} />
+<BibShapes />
+
+<div class="board">
+	<TopBar team={data.surroundings.team} current="board">
+		<span role="status" data-save={editor.saveState}>{SAVED[editor.saveState]}</span>
+	</TopBar>
+	<BoardHead {editor} {view} week={data.week} />
+	<main>
+		<div class="left">
+			{#if period}
+				<Inspector {editor} {view} {period} onapply={apply} />
+			{:else}
+				<Shelf {editor} onadd={addDrill} onplain={addPlain} />
+			{/if}
+		</div>
+		<div class="middle">
+			<Tape {editor} {view} />
+			<Strip evaluation={editor.evaluation} {view} />
+		</div>
+		<div class="right">
+			<header>
+				<h2>Ground at {clockAt(editor.practice.start, view.now)}</h2>
+				<span>{editor.context.ground.name}</span>
+			</header>
+			<div class="ground">
+				<Field evaluation={editor.evaluation} now={view.now} />
+				<PlayBar {view} seconds={editor.evaluation.seconds} start={editor.practice.start} />
+				{#if view.said || editor.trouble}
+					<p class="said" role="alert">{view.said || editor.trouble}</p>
+				{/if}
+			</div>
+			<Findings
+				findings={editor.findings}
+				evaluation={editor.evaluation}
+				onfix={apply}
+				onselect={({ at }) => {
+					if (at.period) view.select(at.period, at.block ?? null);
+					if (at.fromSecond !== undefined) view.moveTo(at.fromSecond + 60, editor.evaluation.seconds);
+				}}
+			/>
+		</div>
+	</main>
+</div>
+
+{#if view.dialog === 'stations' && period}
+	<StationsDialog {editor} {period} block={view.block} onapply={(edit) => { apply(edit); view.select(period.id, null); }} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'people'}
+	<PeopleDialog {editor} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'keys'}
+	<KeysDialog bind:areOn={lettersAreOn} onclose={() => (view.dialog = null)} />
+{/if}
+
+<style>
+	.board {
+		height: 100dvh;
+		display: grid;
+		grid-template-rows: auto auto minmax(0, 1fr);
+	}
+	main {
+		display: grid;
+		grid-template-columns: 232px minmax(0, 1fr) minmax(320px, 27vw);
+		min-height: 0;
+	}
+	main > div {
+		min-height: 0;
+		min-width: 0;
+	}
+	.left {
+		padding: 8px 10px 0 14px;
+		border-right: 1px solid var(--ink);
+	}
+	.middle {
+		display: grid;
+		grid-template-rows: minmax(0, 1fr) minmax(110px, 19%);
+	}
+	.right {
+		border-left: 1px solid var(--ink);
+		padding: 8px 14px 0 12px;
+		display: grid;
+		grid-template-rows: auto auto minmax(0, 1fr);
+	}
+	.right header {
+		display: flex;
+		justify-content: space-between;
+		align-items: baseline;
+		gap: 8px;
+		padding-bottom: 5px;
+	}
+	h2 {
+		font-size: 13.5px;
+		font-weight: 700;
+		white-space: nowrap;
+	}
+	.right header span {
+		font-size: 12.5px;
+		color: var(--ink-soft);
+		text-align: right;
+	}
+	.said {
+		color: var(--stop);
+		font-weight: 600;
+		padding-bottom: 6px;
+	}
+	@media (max-width: 1000px) {
+		.board {
+			height: auto;
+		}
+		main {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.left {
+			border-right: 0;
+			padding: 8px 14px;
+			max-height: 420px;
+			display: grid;
+			order: 2;
+		}
+		.right {
+			border-left: 0;
+			border-top: 1px solid var(--ink);
+			padding: 8px 14px 16px;
+			order: 3;
+		}
+		.middle {
+			grid-template-rows: 560px 170px;
+		}
+	}
+</style>

@@ -1,0 +1,40 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { nanoid } from 'nanoid';
+import { useConfig, useDb } from '$lib/server/app';
+import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { createPractice, NewPractice } from '$lib/server/usecases/createPractice';
+import { readShape } from '../../../../doors';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const { today } = await useConfig();
+	const surroundings = await loadSurroundings(await useDb(), params.team, today);
+	if (!surroundings) error(404, 'There is no such team.');
+	const { team, players, adults, ground } = surroundings;
+	return { team: { id: team.id, name: team.name, units: team.units }, players, adults, place: ground.name, today };
+};
+
+const text = (form: FormData, key: string) => String(form.get(key) ?? '');
+
+export const actions: Actions = {
+	default: async ({ params, request }) => {
+		const form = await request.formData();
+		const values = {
+			date: text(form, 'date'),
+			start: text(form, 'start'),
+			minutes: Number(text(form, 'minutes') || NaN),
+			place: text(form, 'place'),
+			expected: form.getAll('expected').map(String),
+			adults: form.getAll('adults').map(String)
+		};
+		const wanted = readShape(NewPractice, values);
+		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
+		const created = await createPractice(await useDb(), {
+			teamId: params.team,
+			id: nanoid(12),
+			wanted: wanted.value
+		});
+		if (!created.ok) return fail(400, { misfit: created.failure });
+		redirect(303, `/${encodeURIComponent(params.team)}/practices/${created.value.id}`);
+	}
+};
