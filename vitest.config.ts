@@ -10,7 +10,7 @@ export default defineConfig({
 				test: {
 					name: 'core',
 					environment: 'node',
-					include: ['src/core/**/*.test.ts', 'src/cli/**/*.test.ts'],
+					include: ['src/{core,cli,doors}/**/*.test.ts'],
 					pool: 'threads',
 					isolate: false
 				}

@@ -22,7 +22,10 @@ function run([name, file, ...rest]: string[]): Answer {
 		return answer(name, input);
 	} catch (error) {
 		// A bug of ours: still an answer that a program can read, never a stack trace.
-		return { output: { error: { code: 'internal', message: (error as Error).message } }, exitCode: 1 };
+		return {
+			output: { error: { code: 'internal', message: (error as Error).message } },
+			exitCode: 1
+		};
 	}
 }
 

@@ -29,9 +29,11 @@ function expectIncludes(actual: unknown, expected: unknown, at: string): void {
 describe('contracts', () => {
 	for (const file of readdirSync(folder))
 		test(file, () => {
-			const { command, input, expect: expected } = JSON.parse(
-				readFileSync(new URL(file, folder), 'utf8')
-			);
+			const {
+				command,
+				input,
+				expect: expected
+			} = JSON.parse(readFileSync(new URL(file, folder), 'utf8'));
 			const outcome = run[command](input);
 			expectIncludes(outcome.ok ? outcome.value : { error: outcome.failure }, expected, '');
 		});

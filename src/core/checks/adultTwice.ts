@@ -9,7 +9,12 @@ export const adultTwice: Rule = ({ adultClashes }) =>
 		return {
 			code: 'adult-twice',
 			severity: 'stop',
-			at: { adult: person, period: second.period.id, block: second.block.id, fromSecond: second.fromSecond },
+			at: {
+				adult: person,
+				period: second.period.id,
+				block: second.block.id,
+				fromSecond: second.fromSecond
+			},
 			values: both(clash),
 			fixes: [
 				{

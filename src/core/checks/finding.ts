@@ -14,6 +14,7 @@ export type FindingCode =
 	| 'no-warm-up'
 	| 'waiting'
 	| 'move-short'
+	| 'slot-length'
 	| 'talk-long'
 	| 'hard-after-hard';
 

@@ -1,5 +1,5 @@
 import type { Drill } from '../model/drill';
-import type { Block, Lane, Period, Practice } from '../model/practice';
+import type { Block, Lane, Period } from '../model/practice';
 import {
 	drillOf,
 	idMaker,
@@ -9,7 +9,6 @@ import {
 	sizeHere,
 	splitIntoCopies,
 	isStation,
-	type Context,
 	type Edit,
 	type EditOf,
 	type Evaluation
@@ -19,7 +18,11 @@ import type { SizeOption } from '../sizing';
 type Plan = Pick<Evaluation, 'practice' | 'context'>;
 
 /** Takes a player out of a block: out of the group that brought them there, and out of the copy. */
-export function withoutPlayer(period: Period, block: Block, player: string): EditOf<'arrange-period'> {
+export function withoutPlayer(
+	period: Period,
+	block: Block,
+	player: string
+): EditOf<'arrange-period'> {
 	const groupIds = new Set(block.copies.map(({ group }) => group));
 	const drop = (ids: readonly string[]) => ids.filter((id) => id !== player);
 	return {

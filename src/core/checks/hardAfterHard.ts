@@ -4,7 +4,10 @@ import type { Finding, Rule } from './finding';
 /** Two hard periods follow each other without water or rest between. */
 export const hardAfterHard: Rule = ({ practice, runs, windows, context }) => {
 	const effortOf = (period: string) =>
-		Math.max(0, ...runs.filter(({ run }) => run.period.id === period).map(({ run }) => run.drill?.effort ?? 0));
+		Math.max(
+			0,
+			...runs.filter(({ run }) => run.period.id === period).map(({ run }) => run.drill?.effort ?? 0)
+		);
 	return practice.periods.flatMap((period, index): Finding[] => {
 		const next = practice.periods[index + 1];
 		if (!next) return [];

@@ -10,6 +10,7 @@ import { noWarmUp } from './noWarmUp';
 import { overTime } from './overTime';
 import { playerTwice } from './playerTwice';
 import { playerUnplaced } from './playerUnplaced';
+import { slotLength } from './slotLength';
 import { talkLong } from './talkLong';
 import { underTime } from './underTime';
 import { waiting } from './waiting';
@@ -31,6 +32,7 @@ const RULES: readonly Rule[] = [
 	overTime,
 	waiting,
 	moveShort,
+	slotLength,
 	talkLong,
 	hardAfterHard,
 	underTime

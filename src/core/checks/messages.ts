@@ -7,7 +7,9 @@ type Plan = Pick<Evaluation, 'practice' | 'context'>;
 const percent = (share: unknown) => `${Math.round(Number(share) * 100)} %`;
 const minutes = (count: number) => (count === 1 ? '1 minute' : `${count} minutes`);
 const list = (names: readonly string[]) =>
-	names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ');
+	names.length > 3
+		? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
+		: names.join(', ');
 
 /** Minutes and seconds from the start of the practice, `0:54`. */
 export function offset(second: number): string {
@@ -64,6 +66,8 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 			return `In ${names.block(at.block)} ${values.players} wait ${percent(values.waitShare)} of the time, up to ${Math.round(numbers('longestWaitSeconds'))} s at a stretch.`;
 		case 'move-short':
 			return `${names.period(at.period ?? '')} leaves ${values.moveSeconds} s to change stations; ${values.metres} m take ${values.needed} s.`;
+		case 'slot-length':
+			return `Slots of ${offset(numbers('minutes') * 60)} min in ${names.period(at.period ?? '')}: ${values.least} to ${values.most} suit this age.`;
 		case 'talk-long':
 			return `${names.period(at.period ?? '')} lasts ${minutes(numbers('minutes'))}; players listen for ${numbers('limit')}.`;
 		case 'hard-after-hard':
@@ -80,18 +84,23 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 		period?.lanes.flatMap(({ blocks }) => blocks.map((block) => [block.id, block] as const))
 	);
 	const after = edit.lanes.flatMap(({ blocks }) => blocks);
-	if (edit.slots && !period?.slots) return `Split ${names.period(edit.period)} into ${edit.lanes.length} stations`;
+	if (edit.slots && !period?.slots)
+		return `Split ${names.period(edit.period)} into ${edit.lanes.length} stations`;
 	if (!edit.slots && period?.slots) return `Take back the stations of ${names.period(edit.period)}`;
 	const gone = [...before.keys()].find((id) => !after.some((block) => block.id === id));
 	if (gone) return `Take ${names.block(gone)} out`;
-	const recopied = after.find((block) => before.get(block.id)?.copies.length !== block.copies.length);
+	const recopied = after.find(
+		(block) => before.get(block.id)?.copies.length !== block.copies.length
+	);
 	if (recopied) {
 		const copies = recopied.copies.length;
 		return `Run ${names.block(recopied.id)} in ${copies === 1 ? '1 copy' : `${copies} copies`}`;
 	}
 	const placed = (lanes: typeof edit.lanes, groups: typeof edit.groups) => [
 		...(groups ?? []).flatMap(({ players }) => players),
-		...lanes.flatMap(({ blocks }) => blocks.flatMap(({ copies }) => copies.flatMap(({ players }) => players)))
+		...lanes.flatMap(({ blocks }) =>
+			blocks.flatMap(({ copies }) => copies.flatMap(({ players }) => players))
+		)
 	];
 	const old = placed(period?.lanes ?? [], period?.groups ?? null);
 	const next = placed(edit.lanes, edit.groups);
@@ -101,7 +110,10 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 	if (left.length === 0 && joined.length > 0)
 		return `Place ${list(joined.map(names.player))} in ${names.period(edit.period)}`;
 	if (old.length > next.length) {
-		const twice = old.find((id) => old.filter((other) => other === id).length > next.filter((other) => other === id).length);
+		const twice = old.find(
+			(id) =>
+				old.filter((other) => other === id).length > next.filter((other) => other === id).length
+		);
 		if (twice) {
 			const block = after.find((each) => {
 				const was = before.get(each.id);
@@ -137,13 +149,16 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 			return `Change ${names.period(edit.period)}`;
 		case 'set-minutes': {
 			const changed = Object.entries(edit.periods);
-			if (changed.length === 1) return `Give ${names.period(changed[0][0])} ${minutes(changed[0][1])}`;
+			if (changed.length === 1)
+				return `Give ${names.period(changed[0][0])} ${minutes(changed[0][1])}`;
 			return `Fit ${changed.length} periods`;
 		}
 		case 'arrange-period':
 			return describeArrange(edit, plan);
 		case 'place-lane': {
-			const lane = plan.practice.periods.flatMap(({ lanes }) => lanes).find(({ id }) => id === edit.lane);
+			const lane = plan.practice.periods
+				.flatMap(({ lanes }) => lanes)
+				.find(({ id }) => id === edit.lane);
 			const block = lane?.blocks[0];
 			const zones = edit.zoneIds.map(names.zone).join(', ');
 			return `Move ${block ? names.block(block.id) : 'the lane'} to zone ${zones}`;
@@ -156,7 +171,10 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 		case 'all': {
 			const dropped = edit.edits.filter((part) => part.type === 'remove-period');
 			const fits = edit.edits.some((part) => part.type === 'set-minutes');
-			if (fits && edit.edits.every((part) => part.type === 'remove-period' || part.type === 'set-minutes'))
+			if (
+				fits &&
+				edit.edits.every((part) => part.type === 'remove-period' || part.type === 'set-minutes')
+			)
 				return dropped.length === 0
 					? 'Fit the periods to the time'
 					: `Fit to the time, without ${dropped.map((part) => names.period(part.period)).join(', ')}`;

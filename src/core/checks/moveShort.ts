@@ -6,10 +6,14 @@ export const moveShort: Rule = ({ practice, context, windows }) =>
 	practice.periods.flatMap((period, index): Finding[] => {
 		if (!period.slots || period.slots.length < 2) return [];
 		const { walkMetresPerSecond, leastMoveSeconds } = context.limits;
-		const zones = period.lanes.map(({ blocks }) => context.zoneById.get(blocks[0]?.copies[0]?.zoneId ?? ''));
+		const zones = period.lanes.map(({ blocks }) =>
+			context.zoneById.get(blocks[0]?.copies[0]?.zoneId ?? '')
+		);
 		let metres = 0;
 		for (const { id } of period.groups ?? []) {
-			const stops = period.slots.map((slot) => zones[period.lanes.findIndex((lane) => slot[lane.id]?.includes(id))]);
+			const stops = period.slots.map(
+				(slot) => zones[period.lanes.findIndex((lane) => slot[lane.id]?.includes(id))]
+			);
 			for (let slot = 1; slot < stops.length; slot += 1) {
 				const [from, to] = [stops[slot - 1], stops[slot]];
 				if (from && to) metres = Math.max(metres, walkMetres(from, to));

@@ -4,9 +4,11 @@ import { warmUpPeriod } from './fixes';
 
 /** Hard work comes before enough minutes of warm-up. */
 export const noWarmUp: Rule = (evaluation) => {
-	const { practice, context, runs, windows } = evaluation;
+	const { context, runs, windows } = evaluation;
 	const { warmUpMinutes, hardWarmUpEffort } = context.limits;
-	const hard = runs.find(({ run }) => (run.drill?.effort ?? 0) >= hardWarmUpEffort && run.players.length > 0);
+	const hard = runs.find(
+		({ run }) => (run.drill?.effort ?? 0) >= hardWarmUpEffort && run.players.length > 0
+	);
 	if (!hard) return [];
 	const warmUps = windows.filter(({ period }) => period.kind === 'warm-up');
 	const before = warmUps
@@ -19,7 +21,9 @@ export const noWarmUp: Rule = (evaluation) => {
 			severity: 'stop',
 			at: { period: hard.run.period.id, block: hard.run.block.id, fromSecond: hard.run.fromSecond },
 			values: { minutes: before, needed: warmUpMinutes, effort: hard.run.drill?.effort ?? 0 },
-			fixes: [warmUpFix(evaluation, Math.ceil(warmUpMinutes), hard.run.period.id)].flatMap((fix) => fix ?? [])
+			fixes: [warmUpFix(evaluation, Math.ceil(warmUpMinutes), hard.run.period.id)].flatMap(
+				(fix) => fix ?? []
+			)
 		}
 	];
 };

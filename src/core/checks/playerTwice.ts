@@ -9,7 +9,12 @@ export const playerTwice: Rule = ({ playerClashes }) =>
 		return {
 			code: 'player-twice',
 			severity: 'stop',
-			at: { player: person, period: second.period.id, block: second.block.id, fromSecond: second.fromSecond },
+			at: {
+				player: person,
+				period: second.period.id,
+				block: second.block.id,
+				fromSecond: second.fromSecond
+			},
 			values: both(clash),
 			fixes: [
 				withoutPlayer(second.period, second.block, person),

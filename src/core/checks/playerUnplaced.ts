@@ -8,7 +8,10 @@ export const playerUnplaced: Rule = ({ practice }) =>
 		const [lane] = period.lanes;
 		if (!lane) return [];
 		const grouped = (period.groups ?? []).flatMap(({ players }) => players);
-		const placed = new Set([...grouped, ...period.lanes.flatMap((each) => playersOfLane(period, each))]);
+		const placed = new Set([
+			...grouped,
+			...period.lanes.flatMap((each) => playersOfLane(period, each))
+		]);
 		const missing = practice.expected.filter((id) => !placed.has(id));
 		if (missing.length === 0) return [];
 		return [

@@ -23,7 +23,11 @@ function* clashes({ runs, context }: Evaluation): Generator<[PlannedRun, Planned
 }
 
 /** Moves every copy of a lane that lies on `taken` to a free zone that holds it; null if there is none. */
-function moveLane(evaluation: Evaluation, period: Period, lane: Lane): Finding['fixes'][number] | null {
+function moveLane(
+	evaluation: Evaluation,
+	period: Period,
+	lane: Lane
+): Finding['fixes'][number] | null {
 	const { context, practice } = evaluation;
 	const beside = period.lanes.filter((other) => other !== lane);
 	const copies = lane.blocks.flatMap((block) => block.copies.map((copy) => ({ block, copy })));
@@ -59,7 +63,12 @@ export const zoneTwice: Rule = (evaluation) =>
 		return {
 			code: 'zone-twice',
 			severity: 'stop',
-			at: { period: second.period.id, block: second.block.id, zone: zone.id, fromSecond: second.fromSecond },
+			at: {
+				period: second.period.id,
+				block: second.block.id,
+				zone: zone.id,
+				fromSecond: second.fromSecond
+			},
 			values: {
 				first: first.block.id,
 				second: second.block.id,

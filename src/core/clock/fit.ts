@@ -56,9 +56,15 @@ function checkInput(minutes: number, periods: readonly FitPeriod[]): Failure | n
 		if (!isMinutes(min, 0, MOST_MINUTES))
 			return badInput(`${path}.min`, `expected whole minutes of at least 0, got ${min}`);
 		if (!isMinutes(ideal, min, MOST_MINUTES))
-			return badInput(`${path}.ideal`, `expected whole minutes of at least min, ${min}, got ${ideal}`);
+			return badInput(
+				`${path}.ideal`,
+				`expected whole minutes of at least min, ${min}, got ${ideal}`
+			);
 		if (!isMinutes(max, ideal, MOST_MINUTES))
-			return badInput(`${path}.max`, `expected whole minutes of at least ideal, ${ideal}, got ${max}`);
+			return badInput(
+				`${path}.max`,
+				`expected whole minutes of at least ideal, ${ideal}, got ${max}`
+			);
 	}
 	return null;
 }
@@ -79,7 +85,10 @@ function spreadOver(
 	let left = amount;
 	for (const rank of ranks) {
 		const rooms = periods.map((period) => (period.rank === rank ? room(period) : 0));
-		const taken = Math.min(left, rooms.reduce((sum, each) => sum + each, 0));
+		const taken = Math.min(
+			left,
+			rooms.reduce((sum, each) => sum + each, 0)
+		);
 		dealByWeight(taken, rooms).forEach((share, index) => (minutes[index] += sign * share));
 		left -= taken;
 	}

@@ -9,7 +9,7 @@ export interface Runner {
 /** Takes up to `count` of the first waiting players that `suits` accepts, in order. */
 function take(waiting: number[], count: number, suits: (player: number) => boolean): number[] {
 	const taken: number[] = [];
-	for (let at = 0; at < waiting.length && taken.length < count; )
+	for (let at = 0; at < waiting.length && taken.length < count;)
 		if (suits(waiting[at])) taken.push(...waiting.splice(at, 1));
 		else at += 1;
 	return taken;
@@ -53,7 +53,5 @@ export function deal(system: System, players: readonly Runner[]): number[][] {
 /** Fills the lines with given numbers of players each, in the spots' and the players' order. */
 export function dealInOrder(system: System, start: ReadonlyMap<string, number>): number[][] {
 	let next = 0;
-	return system.spots.map(({ id }) =>
-		Array.from({ length: start.get(id) ?? 0 }, () => next++)
-	);
+	return system.spots.map(({ id }) => Array.from({ length: start.get(id) ?? 0 }, () => next++));
 }

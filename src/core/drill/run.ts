@@ -71,7 +71,10 @@ export function runTurns(
 ): void {
 	const { workSeconds, headwaySeconds } = drill.turn;
 	const { spots, leadsTo } = system;
-	const lines = new Lines(dealt, dealt.reduce((sum, line) => sum + line.length, 0));
+	const lines = new Lines(
+		dealt,
+		dealt.reduce((sum, line) => sum + line.length, 0)
+	);
 	const movesOn = rotationClock(drill.rotation);
 	const sideOf = sideClock(drill.sides, runSeconds);
 	const open: OpenTurn[] = [];

@@ -27,14 +27,17 @@ function checkRunners(players: SimulateInput['players']): Failure | null {
 	if (typeof players === 'number') return checkPlayerCount(players);
 	const seen = new Set<string>();
 	for (const [index, { id }] of listRunners(players).entries()) {
-		if (seen.has(id)) return badInput(`players[${index}]`, `expected different ids, got "${id}" twice`);
+		if (seen.has(id))
+			return badInput(`players[${index}]`, `expected different ids, got "${id}" twice`);
 		seen.add(id);
 	}
 	return checkPlayerCount(players.length);
 }
 
 /** The stretches asked for, with the paths of their fields; a failure where they contradict. */
-function listStretches(input: SimulateInput): Outcome<{ rung?: string; minutes: number; at: string }[]> {
+function listStretches(
+	input: SimulateInput
+): Outcome<{ rung?: string; minutes: number; at: string }[]> {
 	const { climb, rung, minutes } = input;
 	if (!climb) {
 		if (minutes === undefined) return fail(badInput('minutes', 'expected minutes, or a climb'));
@@ -50,7 +53,11 @@ function listStretches(input: SimulateInput): Outcome<{ rung?: string; minutes: 
 const onRung = (failure: Failure | null, rung?: string): Failure | null =>
 	failure && rung !== undefined ? { ...failure, rung } : failure;
 
-function* inputChecks({ adults = 0, stopShare = 0, players }: SimulateInput): Generator<Failure | null> {
+function* inputChecks({
+	adults = 0,
+	stopShare = 0,
+	players
+}: SimulateInput): Generator<Failure | null> {
 	if (!Number.isSafeInteger(adults) || adults < 0)
 		yield badInput('adults', `expected a whole number of at least 0, got ${adults}`);
 	if (!(stopShare >= 0 && stopShare <= 0.9))
@@ -71,7 +78,9 @@ function checkStart({ start }: SimulateInput, system: System, players: number): 
 	if (stranger !== undefined)
 		return badInput(`start.${stranger}`, 'expected only spots that players hold');
 	const sum = Object.values(start).reduce((total, placed) => total + placed, 0);
-	return sum === players ? null : badInput('start', `expected ${players} players in all, got ${sum}`);
+	return sum === players
+		? null
+		: badInput('start', `expected ${players} players in all, got ${sum}`);
 }
 
 /** Resolves and checks every stretch: each kind of check over all of them before the next kind. */
@@ -168,8 +177,14 @@ export function simulate(input: SimulateInput): Outcome<SimulateOutput> {
 		const order = fewestFirst(repsSoFar);
 		const lines = input.start
 			? dealInOrder(step.system, new Map(Object.entries(input.start)))
-			: deal(step.system, order.map((player) => runners[player]));
-		const tally = tallyStep(step, lines.map((line) => line.map((place) => order[place])));
+			: deal(
+					step.system,
+					order.map((player) => runners[player])
+				);
+		const tally = tallyStep(
+			step,
+			lines.map((line) => line.map((place) => order[place]))
+		);
 		tally.reps.forEach((reps, player) => (repsSoFar[player] += reps));
 		tallies.push(tally);
 	}

@@ -3,10 +3,7 @@ import { Drill } from '../model/drill';
 import { closed, Id } from '../model/fields';
 
 /** A step of a climb: a rung (none: the drill itself) and its minutes. */
-export const ClimbStep = Type.Object(
-	{ rung: Type.Optional(Id), minutes: Type.Number() },
-	closed
-);
+export const ClimbStep = Type.Object({ rung: Type.Optional(Id), minutes: Type.Number() }, closed);
 
 /** What `simulate` takes. */
 export const SimulateInput = Type.Object(

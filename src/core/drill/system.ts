@@ -54,10 +54,12 @@ function badMove(spots: readonly Spot[], leadsTo: readonly number[]): Failure | 
 		if (to === from) continue;
 		const path = `drill.rotation.moves.${from.id}`;
 		const keepsLine = [from, to].find(({ upTo }) => upTo !== undefined);
-		if (keepsLine)
-			return badInput(path, `spot "${keepsLine.id}" has upTo and keeps its own line`);
+		if (keepsLine) return badInput(path, `spot "${keepsLine.id}" has upTo and keeps its own line`);
 		if (from.unit !== undefined && to.unit !== undefined && from.unit !== to.unit)
-			return badInput(path, `expected a spot of unit "${from.unit}", got "${to.id}" of "${to.unit}"`);
+			return badInput(
+				path,
+				`expected a spot of unit "${from.unit}", got "${to.id}" of "${to.unit}"`
+			);
 	}
 	return null;
 }

@@ -38,7 +38,9 @@ export function unevenness(groups: readonly (readonly Groupable[])[]): Unevennes
 	}
 	let byUnit = 0;
 	for (const unit of units)
-		byUnit += spreadOf(groups.map((group) => group.filter((player) => player.unit === unit).length));
+		byUnit += spreadOf(
+			groups.map((group) => group.filter((player) => player.unit === unit).length)
+		);
 	return { skills: bySkill, units: byUnit };
 }
 
@@ -112,7 +114,7 @@ function measure(all: readonly Means[], { skills, units }: Encoded): Unevenness 
 function improve(groups: number[][], encoded: Encoded): Unevenness {
 	const means = groups.map((group) => meansOf(group, encoded));
 	let best = measure(means, encoded);
-	for (let improved = true; improved; ) {
+	for (let improved = true; improved;) {
 		improved = false;
 		for (let g = 0; g < groups.length; g += 1)
 			for (let h = g + 1; h < groups.length; h += 1)

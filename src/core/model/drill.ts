@@ -80,10 +80,7 @@ const changeable = {
 			closed
 		)
 	),
-	group: Type.Object(
-		{ min: Type.Number(), ideal: Type.Number(), max: Type.Number() },
-		closed
-	),
+	group: Type.Object({ min: Type.Number(), ideal: Type.Number(), max: Type.Number() }, closed),
 	spots: Type.Array(Spot),
 	turn: Turn,
 	rotation: Rotation,
@@ -99,9 +96,7 @@ const changeable = {
 		},
 		closed
 	),
-	fixtures: Type.Optional(
-		Type.Array(Type.Object({ item: Id, count: Type.Number() }, closed))
-	),
+	fixtures: Type.Optional(Type.Array(Type.Object({ item: Id, count: Type.Number() }, closed))),
 	kit: Type.Array(
 		Type.Object(
 			{ item: Id, count: Type.Number({ minimum: 0 }), per: Type.Enum(['copy', 'player']) },

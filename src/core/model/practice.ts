@@ -34,9 +34,7 @@ export const Copy = Type.Object(
 export const Block = Type.Object(
 	{
 		id: Id,
-		drill: Type.Optional(
-			Type.Object({ id: Id, revision: Type.Integer({ minimum: 1 }) }, closed)
-		),
+		drill: Type.Optional(Type.Object({ id: Id, revision: Type.Integer({ minimum: 1 }) }, closed)),
 		/** At least one step; their minutes are weights where a block is stretched or a slot is short. */
 		climb: Type.Array(ClimbStep),
 		minutes: Minutes,

@@ -44,7 +44,9 @@ function replacePeriod(practice: Practice, id: string, next: Period): Practice {
 function mapLanes(practice: Practice, change: (lane: Lane) => Lane): Practice {
 	const periods = practice.periods.map((period) => {
 		const lanes = period.lanes.map(change);
-		return lanes.every((lane, index) => lane === period.lanes[index]) ? period : { ...period, lanes };
+		return lanes.every((lane, index) => lane === period.lanes[index])
+			? period
+			: { ...period, lanes };
 	});
 	return { ...practice, periods };
 }
@@ -52,7 +54,9 @@ function mapLanes(practice: Practice, change: (lane: Lane) => Lane): Practice {
 function mapBlocks(practice: Practice, change: (block: Block) => Block): Practice {
 	return mapLanes(practice, (lane) => {
 		const blocks = lane.blocks.map(change);
-		return blocks.every((block, index) => block === lane.blocks[index]) ? lane : { ...lane, blocks };
+		return blocks.every((block, index) => block === lane.blocks[index])
+			? lane
+			: { ...lane, blocks };
 	});
 }
 
@@ -173,10 +177,9 @@ function arrangePeriod(practice: Practice, edit: EditOf<'arrange-period'>): Appl
 	const { kind, lanes, groups, slots, moveSeconds } = edit;
 	const { item: next } = assign(period, { kind, lanes, groups, slots, moveSeconds });
 	const ids = idsIn(next);
-	const elsewhere = new Set(
-		practice.periods.filter((other) => other !== period).flatMap(idsIn)
-	);
-	if (new Set(ids).size < ids.length || ids.some((id) => elsewhere.has(id))) return fail('id-in-use');
+	const elsewhere = new Set(practice.periods.filter((other) => other !== period).flatMap(idsIn));
+	if (new Set(ids).size < ids.length || ids.some((id) => elsewhere.has(id)))
+		return fail('id-in-use');
 	const fault = insideFault(next);
 	if (fault) return fail(fault);
 	return ok({
@@ -193,7 +196,10 @@ function arrangePeriod(practice: Practice, edit: EditOf<'arrange-period'>): Appl
 	});
 }
 
-function placeLane(practice: Practice, { lane: id, zoneIds, copies }: EditOf<'place-lane'>): Applying {
+function placeLane(
+	practice: Practice,
+	{ lane: id, zoneIds, copies }: EditOf<'place-lane'>
+): Applying {
 	const lane = practice.periods.flatMap(({ lanes }) => lanes).find((each) => each.id === id);
 	if (!lane) return fail('no-such-lane');
 	const zoneOf = new Map(Object.entries(copies));

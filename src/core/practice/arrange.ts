@@ -5,7 +5,14 @@ import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period, PeriodKind, Practice } from '../model/practice';
 import type { Zone } from '../model/team';
 import { cyclicSlots } from '../rotation';
-import { copiesByFixtures, copiesInZone, size, slotSeconds, type SizeOption, type SizeOutput } from '../sizing';
+import {
+	copiesByFixtures,
+	copiesInZone,
+	size,
+	slotSeconds,
+	type SizeOption,
+	type SizeOutput
+} from '../sizing';
 import type { Context } from './context';
 import { drillOf } from './context';
 import type { EditOf } from './edit';
@@ -59,7 +66,14 @@ const groupAbout = (drill: Drill, players: number) => Math.min(players, drill.gr
  */
 export function sizeHere(
 	{ practice, context }: Plan,
-	{ period, drill, rung, players, minutes, beside }: {
+	{
+		period,
+		drill,
+		rung,
+		players,
+		minutes,
+		beside
+	}: {
 		period: Period;
 		drill: Drill;
 		rung?: string;
@@ -85,7 +99,8 @@ function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly numbe
 	for (let round = 0; places.length < sizes.length; round += 1) {
 		const open = zones.filter((_, index) => holds[index] > round);
 		// More copies than places: they share, and the checks say so.
-		if (open.length === 0) return sizes.map((_, index) => places[index] ?? zones[index % zones.length]);
+		if (open.length === 0)
+			return sizes.map((_, index) => places[index] ?? zones[index % zones.length]);
 		places.push(...open.slice(0, sizes.length - places.length));
 	}
 	const order = zones.map(({ id }) => id);
@@ -98,7 +113,8 @@ function staffCopies(drill: Drill, adults: readonly string[], copies: number, ad
 	const rest = [...adults];
 	const staffed = Array.from({ length: copies }, () => rest.splice(0, each));
 	const ideal = each + Math.max(0, drill.coaches.ideal - drill.coaches.min);
-	for (const copy of staffed) if (copy.length < ideal && rest.length > 0) copy.push(...rest.splice(0, 1));
+	for (const copy of staffed)
+		if (copy.length < ideal && rest.length > 0) copy.push(...rest.splice(0, 1));
 	return staffed;
 }
 
@@ -119,7 +135,14 @@ function makeGroups(
 /** The copies of a block for an option of `size`, with the groups that run them. */
 function copiesFor(
 	drill: Drill,
-	{ option, room, players, stem, makeId, context }: {
+	{
+		option,
+		room,
+		players,
+		stem,
+		makeId,
+		context
+	}: {
 		option: Pick<SizeOption, 'sizes' | 'adultsAt'>;
 		room: Room;
 		players: readonly string[];
@@ -131,8 +154,7 @@ function copiesFor(
 	const { sizes, adultsAt } = option;
 	const zones = placeCopies(drill, room.zones, sizes);
 	const adults = staffCopies(drill, room.adults, sizes.length, adultsAt);
-	const groups =
-		sizes.length > 1 ? makeGroups(players, sizes, { context, makeId, stem }) : [];
+	const groups = sizes.length > 1 ? makeGroups(players, sizes, { context, makeId, stem }) : [];
 	const copies = sizes.map((_, index) => ({
 		id: makeId(`${stem}.c`),
 		zoneId: zones[index].id,
@@ -180,7 +202,14 @@ export function periodFromDrill(
 	const { options, best } = sized.ok ? sized.value.output : { options: [], best: null };
 	const option = options[best ?? 0] ?? { sizes: [players.length], adultsAt: 0 };
 	const blockId = makeId(`${id}.b`);
-	const { copies, groups } = copiesFor(drill, { option, room, players, stem: blockId, makeId, context });
+	const { copies, groups } = copiesFor(drill, {
+		option,
+		room,
+		players,
+		stem: blockId,
+		makeId,
+		context
+	});
 	const block: Block = {
 		id: blockId,
 		drill: { id: drill.id, revision: drill.revision ?? 1 },
@@ -194,7 +223,10 @@ export function periodFromDrill(
 }
 
 /** A new period without a drill: water, a talk, the close. */
-export function plainPeriod(kind: PeriodKind, { id, name, minutes }: { id: string; name: string; minutes: number }): Period {
+export function plainPeriod(
+	kind: PeriodKind,
+	{ id, name, minutes }: { id: string; name: string; minutes: number }
+): Period {
 	return { id, name, kind, rank: 'must', ...minutesAround(minutes), min: 1, lanes: [] };
 }
 
@@ -211,7 +243,14 @@ function groupsKept(period: Period, lane: Lane): Group[] {
 /** Runs a block of a plain lane in the copies of an option: new groups, zones and adults. */
 export function splitIntoCopies(
 	{ context }: Plan,
-	{ period, lane, block, option, room, players }: {
+	{
+		period,
+		lane,
+		block,
+		option,
+		room,
+		players
+	}: {
 		period: Period;
 		lane: Lane;
 		block: Block;
@@ -224,8 +263,19 @@ export function splitIntoCopies(
 	if (!drill || room.zones.length === 0) return null;
 	const kept = groupsKept(period, lane);
 	const makeId = idMaker(idsIn(period));
-	const { copies, groups } = copiesFor(drill, { option, room, players, stem: block.id, makeId, context });
-	const next = { ...lane, zoneIds: zoneIdsOf(copies), blocks: lane.blocks.map((each) => (each === block ? { ...block, copies } : each)) };
+	const { copies, groups } = copiesFor(drill, {
+		option,
+		room,
+		players,
+		stem: block.id,
+		makeId,
+		context
+	});
+	const next = {
+		...lane,
+		zoneIds: zoneIdsOf(copies),
+		blocks: lane.blocks.map((each) => (each === block ? { ...block, copies } : each))
+	};
 	const all = [...kept, ...groups];
 	return {
 		type: 'arrange-period',
@@ -251,16 +301,27 @@ export interface StationWish {
  */
 export function splitIntoStations(
 	{ practice, context }: Plan,
-	{ period, wishes, sizes, moveSeconds }: {
+	{
+		period,
+		wishes,
+		sizes,
+		moveSeconds
+	}: {
 		period: Period;
 		wishes: readonly StationWish[];
 		sizes: readonly number[];
 		moveSeconds: number;
 	}
 ): EditOf<'arrange-period'> {
-	const makeId = idMaker([...practice.periods.filter((other) => other !== period).flatMap(idsIn), period.id]);
+	const makeId = idMaker([
+		...practice.periods.filter((other) => other !== period).flatMap(idsIn),
+		period.id
+	]);
 	const groups = makeGroups(practice.expected, sizes, { context, makeId, stem: period.id });
-	const seconds = slotSeconds(period.minutes, { slots: Math.max(wishes.length, sizes.length), moveSeconds });
+	const seconds = slotSeconds(period.minutes, {
+		slots: Math.max(wishes.length, sizes.length),
+		moveSeconds
+	});
 	const minutes = Math.max(1, Math.round(seconds / 60));
 	const lanes = wishes.map(({ drill, zoneId, adults }): Lane => {
 		const block: Block = {
@@ -274,9 +335,19 @@ export function splitIntoStations(
 		return { id: makeId(`${period.id}.l`), zoneIds: [zoneId], blocks: [block] };
 	});
 	const slots = cyclicSlots(groups.length, lanes.length).map((at) =>
-		Object.fromEntries(at.map((list, station) => [lanes[station].id, list.map((group) => groups[group].id)]))
+		Object.fromEntries(
+			at.map((list, station) => [lanes[station].id, list.map((group) => groups[group].id)])
+		)
 	);
-	return { type: 'arrange-period', period: period.id, kind: 'stations', lanes, groups, slots, moveSeconds };
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: 'stations',
+		lanes,
+		groups,
+		slots,
+		moveSeconds
+	};
 }
 
 export { freePlayers };

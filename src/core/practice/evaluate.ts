@@ -141,7 +141,15 @@ function trackOf(
 		const fill = (until: number, isBetween: boolean) => {
 			if (until - second < 1e-9) return;
 			const state = gap(period.kind, isBetween);
-			track.push({ fromSecond: second, toSecond: until, state, place: null, block: null, copy: null, spot: null });
+			track.push({
+				fromSecond: second,
+				toSecond: until,
+				state,
+				place: null,
+				block: null,
+				copy: null,
+				spot: null
+			});
 		};
 		for (; next < parts.length && parts[next].run.fromSecond < toSecond - 1e-9; next += 1) {
 			fill(parts[next].run.fromSecond, next > starts);

@@ -20,7 +20,20 @@ export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';
 export { fitted, fitToTime, plannedMinutes, resizePeriods } from './resize';
 export { overlap, roomFor, zonesOfLane, type Room } from './room';
-export { isStation, playersOfCopy, type PeriodWindow, type PlannedRun, type Window } from './schedule';
+export {
+	isStation,
+	playersOfCopy,
+	type PeriodWindow,
+	type PlannedRun,
+	type Window
+} from './schedule';
 export type { Interval, State, Track } from './timelineShapes';
-export { intervalAt, laidCopies, standingsAt, type LaidCopy, type Point, type Standing } from './positions';
+export {
+	intervalAt,
+	laidCopies,
+	standingsAt,
+	type LaidCopy,
+	type Point,
+	type Standing
+} from './positions';
 export { stationGives, suggestStations } from './suggestStations';

@@ -85,7 +85,13 @@ class Recorder {
 	}
 
 	/** Adds an interval; one that goes on as the last ended makes that one longer. */
-	private add(player: number, fromSecond: number, toSecond: number, state: State, spot: string | null) {
+	private add(
+		player: number,
+		fromSecond: number,
+		toSecond: number,
+		state: State,
+		spot: string | null
+	) {
 		if (toSecond - fromSecond < 1e-9) return;
 		const track = this.tracks[player];
 		const last = track.length > 0 ? track[track.length - 1] : null;
@@ -226,7 +232,10 @@ export function playRun(run: PlannedRun, arriveSeconds: number, context: Context
 	const playsFrom = Math.min(toSecond, arrived + (run.drill.explainSeconds ?? 0));
 	recorder.everyone(arrived, playsFrom, 'listen');
 
-	const runners: Runner[] = run.players.map((id) => ({ id, unit: context.playerById.get(id)?.unit }));
+	const runners: Runner[] = run.players.map((id) => ({
+		id,
+		unit: context.playerById.get(id)?.unit
+	}));
 	const weights = steps.reduce((sum, { weight }) => sum + weight, 0);
 	const repsSoFar = runners.map(() => 0);
 	const tallies: Tally[] = [];
@@ -236,7 +245,10 @@ export function playRun(run: PlannedRun, arriveSeconds: number, context: Context
 		const seconds = ((toSecond - playsFrom) * weight) / weights;
 		const stretch = cutStretch(second, seconds, block.stopShare);
 		const order = fewestFirst(repsSoFar);
-		const dealt = deal(system, order.map((player) => runners[player]));
+		const dealt = deal(
+			system,
+			order.map((player) => runners[player])
+		);
 		const lines = dealt.map((line) => line.map((place) => order[place]));
 		const tally = tallyTurns(system, {
 			players: runners.length,

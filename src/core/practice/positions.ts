@@ -36,7 +36,14 @@ export interface Standing extends Point {
 	group: Group | null;
 }
 
-const LINE_STEP_METRES = 1.3;
+/** Metres between people who wait or stand together: what a bib takes on the drawing. */
+const ROOM_METRES = 3.1;
+
+/** People in one row at the side. */
+const BENCH_SEATS = 12;
+
+/** People side by side when a group stands together. */
+const HUDDLE_ACROSS = 4;
 
 /** The drill as it runs on the first rung of the block's climb. */
 function resolvedDrill({ drill, block }: { drill: PlayedRun['run']['drill']; block: Block }) {
@@ -63,7 +70,12 @@ export function laidCopies({ runs, context }: Evaluation, second: number): LaidC
 
 function layCopy(
 	played: PlayedRun,
-	{ zone, drill, place, of }: {
+	{
+		zone,
+		drill,
+		place,
+		of
+	}: {
 		zone: Zone;
 		drill: NonNullable<PlayedRun['run']['drill']>;
 		place: number;
@@ -77,7 +89,9 @@ function layCopy(
 	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
 	const longerWay = cell.length >= cell.width === along.length >= along.width;
 	const turned =
-		fits(along) === fits(across) ? !longerWay : fits(across) && copiesInZone(drill, zone, players) > 0;
+		fits(along) === fits(across)
+			? !longerWay
+			: fits(across) && copiesInZone(drill, zone, players) > 0;
 	const size = turned ? across : along;
 	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
 	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
@@ -107,13 +121,19 @@ export function intervalAt(track: Track, second: number): Interval | undefined {
 	return track[low];
 }
 
-const middleOf = ({ x, y, length, width }: Zone): Point => ({ x: x + length / 2, y: y + width / 2 });
+const middleOf = ({ x, y, length, width }: Zone): Point => ({
+	x: x + length / 2,
+	y: y + width / 2
+});
 
-/** Points of a fan around a middle, for people who stand together. */
-function fan(middle: Point, index: number, count: number, radius: number): Point {
-	const angle = Math.PI * (0.15 + (0.7 * (index + 0.5)) / Math.max(1, count));
-	const ring = radius * (1 + (index % 2) * 0.45);
-	return { x: middle.x - Math.cos(angle) * ring, y: middle.y + Math.sin(angle) * ring };
+/** The place of the `index`-th of people who stand together in a zone: rows around its middle. */
+function huddle(zone: Zone, index: number): Point {
+	const across = Math.min(HUDDLE_ACROSS, Math.max(1, Math.floor(zone.length / ROOM_METRES)));
+	const middle = middleOf(zone);
+	return {
+		x: middle.x + ((index % across) - (across - 1) / 2) * ROOM_METRES,
+		y: middle.y + (Math.floor(index / across) - 1) * ROOM_METRES
+	};
 }
 
 /** The place that a walk at a second leads from or to: the nearest interval with a zone. */
@@ -128,17 +148,19 @@ function zoneNear(track: Track, second: number, step: 1 | -1): string | null {
 /** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
 export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
 	const { context, players, windows, practice } = evaluation;
-	const laid = new Map(laidCopies(evaluation, second).map((copy) => [copy.played.run.copy.id, copy]));
+	const laid = new Map(
+		laidCopies(evaluation, second).map((copy) => [copy.played.run.copy.id, copy])
+	);
 	const window = windows.find(({ toSecond }) => second < toSecond) ?? windows.at(-1);
 	const groups = window?.period.groups ?? [];
-	const groupOf = (person: string) => groups.find((group) => group.players.includes(person)) ?? null;
+	const groupOf = (person: string) =>
+		groups.find((group) => group.players.includes(person)) ?? null;
 	const counts = new Map<string, number>();
 	const next = (key: string) => {
 		const index = counts.get(key) ?? 0;
 		counts.set(key, index + 1);
 		return index;
 	};
-	const total = practice.expected.length;
 	const bench = { x: context.ground.length * 0.62, y: context.ground.width - 2 };
 
 	function pointOf(track: Track, at: Interval | undefined): Point {
@@ -150,8 +172,8 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 			const away = spot.x < copy.corner.x + copy.size.length / 2 ? -1 : 1;
 			const steps = waits ? index + 1 : 0;
 			return waits
-				? { x: spot.x + away * LINE_STEP_METRES * steps * 0.9, y: spot.y + 0.5 * steps }
-				: { x: spot.x + 1.5 * index, y: spot.y + (index % 2) * 1.2 };
+				? { x: spot.x + away * ROOM_METRES * 0.85 * steps, y: spot.y }
+				: { x: spot.x, y: spot.y + ROOM_METRES * index };
 		}
 		if (at?.state === 'move') {
 			const from = context.zoneById.get(zoneNear(track, second, -1) ?? '');
@@ -160,14 +182,15 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 			const [a, b] = [from ?? to, to ?? from].map((zone) => (zone ? middleOf(zone) : bench));
 			const index = next(`move ${from?.id} ${to?.id}`);
 			return {
-				x: a.x + (b.x - a.x) * part + (index % 3) * 1.4,
-				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * 1.4
+				x: a.x + (b.x - a.x) * part + (index % 3) * ROOM_METRES,
+				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * ROOM_METRES
 			};
 		}
 		const zone = context.zoneById.get(at?.place ?? '');
-		if (zone) return fan(middleOf(zone), next(`fan ${zone.id}`), 8, 2.4);
+		if (zone) return huddle(zone, next(`huddle ${zone.id}`));
 		const index = next('bench');
-		return { x: bench.x - (index % 12) * 2, y: bench.y - Math.floor(index / 12) * 2.2 - (total > 40 ? 1 : 0) };
+		const row = Math.floor(index / BENCH_SEATS);
+		return { x: bench.x - (index % BENCH_SEATS) * ROOM_METRES, y: bench.y - row * ROOM_METRES };
 	}
 
 	return practice.expected.map((person) => {

@@ -14,7 +14,10 @@ function blockMinutes(period: Period, minutes: number): [string, number][] {
 	return period.lanes.flatMap((lane) => {
 		if (slots && isStation(period, lane)) {
 			const seconds = slotSeconds(minutes, { slots: slots.length, moveSeconds });
-			return lane.blocks.map(({ id }): [string, number] => [id, Math.max(1, Math.round(seconds / 60))]);
+			return lane.blocks.map(({ id }): [string, number] => [
+				id,
+				Math.max(1, Math.round(seconds / 60))
+			]);
 		}
 		const weights = lane.blocks.map((block) => block.minutes);
 		// A minute each first, so that none is left with nothing.
@@ -29,7 +32,10 @@ export function plannedMinutes(practice: Practice): number {
 }
 
 /** The edit that gives periods these minutes, their blocks with them. Minutes are whole, 1 to 600. */
-export function resizePeriods(practice: Practice, minutesById: ReadonlyMap<string, number>): SetMinutes {
+export function resizePeriods(
+	practice: Practice,
+	minutesById: ReadonlyMap<string, number>
+): SetMinutes {
 	const changed = practice.periods.filter(({ id }) => minutesById.has(id));
 	const minutesOf = ({ id }: Period) => minutesById.get(id) as number;
 	return {

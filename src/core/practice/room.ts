@@ -71,7 +71,13 @@ function kitLeft(period: Period, lanes: readonly Lane[], context: Context): Reco
 /** What is free for `drill` with groups of about `players` in a period, beside the given lanes. */
 export function roomFor(
 	drill: Drill,
-	{ practice, period, beside, context, players }: {
+	{
+		practice,
+		period,
+		beside,
+		context,
+		players
+	}: {
 		practice: Practice;
 		period: Period;
 		beside: readonly Lane[];
@@ -79,9 +85,7 @@ export function roomFor(
 		players: number;
 	}
 ): Room {
-	const inUse = beside
-		.flatMap(zonesOfLane)
-		.flatMap((id) => context.zoneById.get(id) ?? []);
+	const inUse = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
 	const free = context.ground.zones.filter((zone) => !inUse.some((used) => overlap(zone, used)));
 	const busy = adultsIn(beside);
 	return {

@@ -76,8 +76,9 @@ function groupsAt(period: Period, lane: Lane, slot: number): Group[] {
 function adultsLane(period: Period, lane: Lane, groups: readonly Group[]): Lane {
 	if (period.adultsMove !== 'travel' || groups.length === 0) return lane;
 	return (
-		period.lanes.find((start) => groupsAt(period, start, 0).some(({ id }) => id === groups[0].id)) ??
-		lane
+		period.lanes.find((start) =>
+			groupsAt(period, start, 0).some(({ id }) => id === groups[0].id)
+		) ?? lane
 	);
 }
 
@@ -104,7 +105,18 @@ function* stationRuns(
 			next += size;
 			if (own.length === 0) continue;
 			const adults = adultsOf(staffed, staffed.copies[index] ?? copy, index === 0);
-			yield { ...window, period, lane, block, copy, drill: drillOf(context, block.drill), slot, groups, players: own, adults };
+			yield {
+				...window,
+				period,
+				lane,
+				block,
+				copy,
+				drill: drillOf(context, block.drill),
+				slot,
+				groups,
+				players: own,
+				adults
+			};
 		}
 	}
 }

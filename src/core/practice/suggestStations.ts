@@ -21,8 +21,10 @@ export function stationGives(
 function stationDrills({ context }: Plan, players: number, minutes: number): Drill[] {
 	const rated = context.shelf.flatMap((drill) => {
 		const { min, max } = drill.group;
-		const isFor = drill.family !== 'warm-up' && drill.family !== 'cool-down' && drill.family !== 'scrimmage';
-		const gives = isFor && players >= min && players <= max ? stationGives(drill, { players, minutes }) : null;
+		const isFor =
+			drill.family !== 'warm-up' && drill.family !== 'cool-down' && drill.family !== 'scrimmage';
+		const gives =
+			isFor && players >= min && players <= max ? stationGives(drill, { players, minutes }) : null;
 		return gives ? [{ drill, wait: gives.share.wait }] : [];
 	});
 	return rated.sort((a, b) => a.wait - b.wait).map(({ drill }) => drill);
@@ -35,7 +37,12 @@ function stationDrills({ context }: Plan, players: number, minutes: number): Dri
  */
 export function suggestStations(
 	plan: Plan,
-	{ first, count, players, minutes }: {
+	{
+		first,
+		count,
+		players,
+		minutes
+	}: {
 		first: readonly Drill[];
 		count: number;
 		players: number;
@@ -62,8 +69,11 @@ export function suggestStations(
 	}
 
 	for (const drill of first.slice(0, count)) take(drill);
-	const others = stationDrills(plan, players, minutes).filter(({ id }) => !first.some((own) => own.id === id));
-	const isNew = (drill: Drill) => !drill.skills.some(({ skill, focus }) => focus === 'main' && skills.has(skill));
+	const others = stationDrills(plan, players, minutes).filter(
+		({ id }) => !first.some((own) => own.id === id)
+	);
+	const isNew = (drill: Drill) =>
+		!drill.skills.some(({ skill, focus }) => focus === 'main' && skills.has(skill));
 	for (const drill of others) if (isNew(drill)) take(drill);
 	for (const drill of others) if (!wishes.some((wish) => wish.drill === drill)) take(drill);
 	return wishes;

@@ -8,4 +8,4 @@ export {
 	type SizeOutput,
 	type SizeZone
 } from './sizeShapes';
-export { slotSeconds } from './stationSlots';
+export { mostStations, slotBounds, slotSeconds, type SlotBounds } from './stationSlots';

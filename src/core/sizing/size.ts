@@ -32,10 +32,16 @@ function* limitChecks({ coaches, zones, kit, maxCopies }: SizeLimits): Generator
 	for (const [index, zone] of (zones ?? []).entries()) {
 		for (const key of ['length', 'width'] as const)
 			if (!(zone[key] >= 0))
-				yield badInput(`limits.zones[${index}].${key}`, `expected 0 or more metres, got ${zone[key]}`);
+				yield badInput(
+					`limits.zones[${index}].${key}`,
+					`expected 0 or more metres, got ${zone[key]}`
+				);
 		for (const [item, count] of Object.entries(zone.fixtures ?? {}))
 			if (!(count >= 0))
-				yield badInput(`limits.zones[${index}].fixtures.${item}`, `expected 0 or more, got ${count}`);
+				yield badInput(
+					`limits.zones[${index}].fixtures.${item}`,
+					`expected 0 or more, got ${count}`
+				);
 	}
 	for (const [item, count] of Object.entries(kit ?? {}))
 		if (!(count >= 0)) yield badInput(`limits.kit.${item}`, `expected 0 or more, got ${count}`);
@@ -86,7 +92,10 @@ function summarize(sizes: readonly number[], runs: readonly SimulateOutput[]) {
 	const weighted = (of: (run: SimulateOutput) => number) =>
 		runs.reduce((sum, run, index) => sum + of(run) * sizes[index], 0) / players;
 	return {
-		reps: { min: Math.min(...runs.map(({ reps }) => reps.min)), mean: weighted((r) => r.reps.mean) },
+		reps: {
+			min: Math.min(...runs.map(({ reps }) => reps.min)),
+			mean: weighted((r) => r.reps.mean)
+		},
 		share: {
 			active: weighted((run) => run.share.active),
 			help: weighted((run) => run.share.help),
@@ -138,7 +147,10 @@ export function size(input: SizeInput): Outcome<SizeOutput> {
 		const sizes = splitEvenly(players, copies);
 		for (const way of ways.value) {
 			if (sizes[copies - 1] < way.needed) continue;
-			const sums = summarize(sizes, sizes.map((group) => run(group, way.adultsAt)));
+			const sums = summarize(
+				sizes,
+				sizes.map((group) => run(group, way.adultsAt))
+			);
 			const adults = adultsOf({ copies: 1, adultsAt: way.adultsAt });
 			options.push({
 				copies,

@@ -36,9 +36,7 @@ export const SizeInput = Type.Object(
 		players: Type.Number(),
 		minutes: Type.Number(),
 		limits: Type.Optional(SizeLimits),
-		aims: Type.Optional(
-			Type.Object({ waitShare: Type.Optional(Type.Number()) }, closed)
-		)
+		aims: Type.Optional(Type.Object({ waitShare: Type.Optional(Type.Number()) }, closed))
 	},
 	closed
 );

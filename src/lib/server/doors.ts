@@ -32,7 +32,8 @@ export function refusalOf(
 		return { status: 403, message: 'Changes are taken from this application alone.' };
 	const length = Number(request.headers.get('content-length') ?? 0);
 	const mostBytes = access?.mostBytes ?? 0;
-	if (length > mostBytes) return { status: 413, message: `At most ${mostBytes} bytes are taken here.` };
+	if (length > mostBytes)
+		return { status: 413, message: `At most ${mostBytes} bytes are taken here.` };
 	return null;
 }
 

@@ -142,7 +142,10 @@ export class PracticeEditor {
 		this.#sending = false;
 		switch (sent.kind) {
 			case 'saved':
-				this.#confirm(sent.state, edits.map(({ id }) => id));
+				this.#confirm(
+					sent.state,
+					edits.map(({ id }) => id)
+				);
 				break;
 			case 'stale':
 				this.trouble = 'Somebody else changed this practice too. Both changes are kept.';
@@ -163,8 +166,7 @@ export class PracticeEditor {
 
 	/** Takes over the server's state and puts what is still unsent on top. */
 	#confirm(state: ServerState, confirmed: readonly string[]): void {
-		const done = new Set(confirmed);
-		const rest = this.#unsent.filter(({ id }) => !done.has(id));
+		const rest = this.#unsent.filter(({ id }) => !confirmed.includes(id));
 		this.#revision = state.revision;
 		if (rest.length === 0 && JSON.stringify(state.practice) === JSON.stringify(this.practice))
 			this.#unsent = [];

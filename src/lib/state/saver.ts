@@ -39,5 +39,8 @@ export async function sendEdits(
 		return { kind: 'stale', state: { revision: newest, practice }, known };
 	}
 	const error = body?.error as { path: string; message: string } | undefined;
-	return { kind: 'refused', message: error ? `${error.path} ${error.message}` : response.statusText };
+	return {
+		kind: 'refused',
+		message: error ? `${error.path} ${error.message}` : response.statusText
+	};
 }

@@ -9,7 +9,13 @@
 
 <svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label="bib {look.letter}">
 	<use href="#bib-{bib % 8}" />
-	<rect x={text.length > 1 ? 5 : 6.5} y="8" width={text.length > 1 ? 14 : 11} height="11" fill="#fff" />
+	<rect
+		x={text.length > 1 ? 5 : 6.5}
+		y="8"
+		width={text.length > 1 ? 14 : 11}
+		height="11"
+		fill="#fff"
+	/>
 	<text x="12" y="17" text-anchor="middle">{text}</text>
 </svg>
 

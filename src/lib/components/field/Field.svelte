@@ -23,12 +23,24 @@
 	aria-label="The ground with {standings.length} players"
 >
 	<defs>
-		<pattern id="waiting" width="1.2" height="1.2" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+		<pattern
+			id="waiting"
+			width="1.2"
+			height="1.2"
+			patternUnits="userSpaceOnUse"
+			patternTransform="rotate(45)"
+		>
 			<rect width="1.2" height="1.2" fill="#fff" />
 			<rect width="0.5" height="1.2" fill="#c8861a" />
 		</pattern>
 	</defs>
-	<rect x="-1.5" y="-2.5" width={ground.length + 3} height={ground.width + 5.5} fill="var(--turf)" />
+	<rect
+		x="-1.5"
+		y="-2.5"
+		width={ground.length + 3}
+		height={ground.width + 5.5}
+		fill="var(--turf)"
+	/>
 	{#each ground.markings as marking, index (index)}<Marking {marking} />{/each}
 	{#each zones as zone (zone.id)}
 		<rect
@@ -39,11 +51,19 @@
 			width={zone.length - 0.6}
 			height={zone.width - 0.6}
 		/>
-		<text class="name" x={zone.x + 1} y={zone.y + 3.2}>{zone.name}</text>
 	{/each}
 	{#each copies as copy (copy.played.run.copy.id)}
-		<rect class="footprint" x={copy.corner.x} y={copy.corner.y} width={copy.size.length} height={copy.size.width} />
+		<rect
+			class="footprint"
+			x={copy.corner.x}
+			y={copy.corner.y}
+			width={copy.size.length}
+			height={copy.size.width}
+		/>
 		<Spots spots={copy.spots} drill={copy.played.run.drill} moves={moves(copy)} />
+	{/each}
+	{#each zones as zone (zone.id)}
+		<text class="name" x={zone.x + 0.9} y={zone.y + 3.3}>{zone.name}</text>
 	{/each}
 	{#each standings as standing (standing.person)}
 		<Token {standing} player={evaluation.context.playerById.get(standing.person)} />

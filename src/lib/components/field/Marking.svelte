@@ -9,7 +9,9 @@
 	const outline = $derived.by(() => {
 		const drawn = path();
 		if ('line' in marking)
-			marking.line.forEach(([x, y], index) => (index === 0 ? drawn.moveTo(x, y) : drawn.lineTo(x, y)));
+			marking.line.forEach(([x, y], index) =>
+				index === 0 ? drawn.moveTo(x, y) : drawn.lineTo(x, y)
+			);
 		else {
 			const [x, y] = marking.centre;
 			drawn.arc(x, y, marking.radius, radians(marking.from), radians(marking.to));

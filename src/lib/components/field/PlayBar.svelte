@@ -51,6 +51,10 @@
 		gap: 12px;
 		padding: 6px 0;
 	}
+	.bar :global(.bx--btn) {
+		padding: 0 14px;
+		min-width: 60px;
+	}
 	input {
 		flex: 1;
 		min-width: 0;

@@ -7,7 +7,11 @@
 		spots,
 		drill,
 		moves
-	}: { spots: ReadonlyMap<string, Point>; drill: Drill | undefined; moves: Record<string, string> } = $props();
+	}: {
+		spots: ReadonlyMap<string, Point>;
+		drill: Drill | undefined;
+		moves: Record<string, string>;
+	} = $props();
 
 	const marks = $derived(
 		(drill?.spots ?? []).flatMap(({ id, role }) => {

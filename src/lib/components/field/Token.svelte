@@ -6,12 +6,18 @@
 	let { standing, player }: { standing: Standing; player: Player | undefined } = $props();
 
 	const SIZE = 3.1;
-	const label = $derived(player?.number === undefined ? (player?.name[0] ?? '?') : String(player.number));
+	const label = $derived(
+		player?.number === undefined ? (player?.name[0] ?? '?') : String(player.number)
+	);
 	const isBusy = $derived(standing.state === 'active' || standing.state === 'help');
 </script>
 
 <g class="token" style:transform="translate({standing.x}px, {standing.y}px)">
-	<title>{player?.name ?? standing.person}: {standing.state}{standing.spot ? `, ${standing.spot}` : ''}</title>
+	<title
+		>{player?.name ?? standing.person}: {standing.state}{standing.spot
+			? `, ${standing.spot}`
+			: ''}</title
+	>
 	{#if standing.state === 'wait'}
 		<circle r={SIZE * 0.6} fill="url(#waiting)" stroke="#c8861a" stroke-width="0.15" />
 	{/if}

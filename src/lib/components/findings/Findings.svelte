@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { describeEdit, describeFinding, type Finding } from '$core/checks';
+	import { describeFinding, type Finding } from '$core/checks';
 	import type { Edit, Evaluation } from '$core/practice';
+	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
 
 	/** What does not work, worst first, each with its fixes as buttons. */
@@ -17,15 +18,6 @@
 	} = $props();
 
 	const isEmpty = $derived(evaluation.practice.periods.length === 0);
-	/** Fixes that read the same are one button. */
-	function buttons(finding: Finding): { words: string; edit: Edit }[] {
-		const seen = new Map<string, Edit>();
-		for (const edit of finding.fixes) {
-			const words = describeEdit(edit, evaluation);
-			if (!seen.has(words)) seen.set(words, edit);
-		}
-		return [...seen].slice(0, 3).map(([words, edit]) => ({ words, edit }));
-	}
 </script>
 
 <section aria-label="To mend">
@@ -40,9 +32,11 @@
 			<li>
 				<SeverityMark severity={finding.severity} />
 				<div>
-					<button class="say" onclick={() => onselect(finding)}>{describeFinding(finding, evaluation)}</button>
+					<button class="say" onclick={() => onselect(finding)}
+						>{describeFinding(finding, evaluation)}</button
+					>
 					<div class="fixes">
-						{#each buttons(finding) as { words, edit } (words)}
+						{#each fixButtons(finding, evaluation) as { words, edit } (words)}
 							<button class="link" onclick={() => onfix(edit)}>{words}</button>
 						{/each}
 					</div>

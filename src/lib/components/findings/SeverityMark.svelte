@@ -3,7 +3,11 @@
 
 	/** A shape for each severity, so that colour is not needed to tell them apart. */
 	let { severity }: { severity: Severity } = $props();
-	const WORDS: Record<Severity, string> = { stop: 'must be mended', warn: 'hurts', hint: 'could be better' };
+	const WORDS: Record<Severity, string> = {
+		stop: 'must be mended',
+		warn: 'hurts',
+		hint: 'could be better'
+	};
 </script>
 
 <svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={WORDS[severity]}>

@@ -15,13 +15,19 @@
 	import SizeList from './SizeList.svelte';
 
 	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
-	let { editor, found, onapply }: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
+	let {
+		editor,
+		found,
+		onapply
+	}: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
 
 	const { period, lane, block } = $derived(found);
 	const drill = $derived(drillOf(editor.context, block.drill));
 	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
 	const station = $derived(isStation(period, lane));
-	const players = $derived(playersOfLane(period, lane).filter((id) => editor.practice.expected.includes(id)));
+	const players = $derived(
+		playersOfLane(period, lane).filter((id) => editor.practice.expected.includes(id))
+	);
 	const sizing = $derived.by(() => {
 		if (!drill || station || lane.blocks.length > 1) return null;
 		const sized = sizeHere(editor, {
@@ -39,7 +45,14 @@
 
 	function pick(option: SizeOption) {
 		if (!sizing) return;
-		const edit = splitIntoCopies(editor, { period, lane, block, option, room: sizing.room, players });
+		const edit = splitIntoCopies(editor, {
+			period,
+			lane,
+			block,
+			option,
+			room: sizing.room,
+			players
+		});
 		if (edit) onapply(edit);
 	}
 	function place(copyId: string, zoneId: string) {
@@ -49,7 +62,9 @@
 	}
 	function staff(copyId: string, adult: string) {
 		const copies = block.copies.map((copy) =>
-			copy.id === copyId ? { ...copy, adults: [adult, ...copy.adults.slice(1)].filter(Boolean) } : copy
+			copy.id === copyId
+				? { ...copy, adults: [adult, ...copy.adults.slice(1)].filter(Boolean) }
+				: copy
 		);
 		onapply({ type: 'set-block', block: block.id, set: { copies } });
 	}
@@ -63,9 +78,18 @@
 
 {#if drill}
 	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures)}</p>
-	{#if drill.cautions.length > 0}<p class="care"><strong>Care</strong> {drill.cautions.join(' ')}</p>{/if}
+	{#if drill.cautions.length > 0}<p class="care">
+			<strong>Care</strong>
+			{drill.cautions.join(' ')}
+		</p>{/if}
 	{#if drill.rungs.length > 0}
-		<Select id="rung" size="sm" labelText="Rung" selected={rungs.length === 1 ? rungs[0] : 'climb'} on:change={(event) => setRung(value(event))}>
+		<Select
+			id="rung"
+			size="sm"
+			labelText="Rung"
+			selected={rungs.length === 1 ? rungs[0] : 'climb'}
+			on:change={(event) => setRung(value(event))}
+		>
 			<SelectItem value="" text="The drill itself" />
 			{#each drill.rungs as rung (rung.id)}
 				<SelectItem value={rung.id} text="{rung.name}: {rung.change}" />
@@ -75,15 +99,36 @@
 			{/if}
 		</Select>
 	{/if}
+	{#if sizing}
+		<div>
+			<h3>How many copies for {players.length}?</h3>
+			<SizeList {drill} {sizing} copies={block.copies.length} onpick={pick} />
+		</div>
+	{/if}
 	{#each block.copies as copy, index (copy.id)}
 		<div class="copy">
-			<Select id="zone-{copy.id}" size="sm" labelText={block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone'} selected={copy.zoneId} on:change={(event) => place(copy.id, value(event))}>
+			<Select
+				id="zone-{copy.id}"
+				size="sm"
+				labelText={block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone'}
+				selected={copy.zoneId}
+				on:change={(event) => place(copy.id, value(event))}
+			>
 				{#each zones as zone (zone.id)}
 					{@const holds = copiesInZone(drill, zone, size)}
-					<SelectItem value={zone.id} text={holds > 0 ? `${zone.name}: holds ${holds}` : `${zone.name}: too small`} />
+					<SelectItem
+						value={zone.id}
+						text={holds > 0 ? `${zone.name}: holds ${holds}` : `${zone.name}: too small`}
+					/>
 				{/each}
 			</Select>
-			<Select id="adult-{copy.id}" size="sm" labelText="Adult" selected={copy.adults[0] ?? ''} on:change={(event) => staff(copy.id, value(event))}>
+			<Select
+				id="adult-{copy.id}"
+				size="sm"
+				labelText="Adult"
+				selected={copy.adults[0] ?? ''}
+				on:change={(event) => staff(copy.id, value(event))}
+			>
 				<SelectItem value="" text="nobody" />
 				{#each editor.practice.adults as id (id)}
 					<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
@@ -91,12 +136,6 @@
 			</Select>
 		</div>
 	{/each}
-	{#if sizing}
-		<div>
-			<h3>How many copies for {players.length}?</h3>
-			<SizeList {drill} {sizing} copies={block.copies.length} onpick={pick} />
-		</div>
-	{/if}
 {/if}
 
 <style>
@@ -110,7 +149,6 @@
 	}
 	.copy {
 		display: grid;
-		grid-template-columns: 1fr 1fr;
 		gap: 6px;
 	}
 	h3 {

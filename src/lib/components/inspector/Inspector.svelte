@@ -57,8 +57,15 @@
 				on:change={(event) => setMinutes(event.detail)}
 			/>
 			<div class="moves">
-				<Button kind="ghost" size="small" disabled={index <= 0} on:click={() => moveBy(-1)}>Earlier</Button>
-				<Button kind="ghost" size="small" disabled={index >= periods.length - 1} on:click={() => moveBy(1)}>Later</Button>
+				<Button kind="ghost" size="small" disabled={index <= 0} on:click={() => moveBy(-1)}
+					>Earlier</Button
+				>
+				<Button
+					kind="ghost"
+					size="small"
+					disabled={index >= periods.length - 1}
+					on:click={() => moveBy(1)}>Later</Button
+				>
 			</div>
 		</div>
 		<TextInput
@@ -80,7 +87,8 @@
 					{#each lane.blocks as block (block.id)}
 						<SelectItem
 							value={block.id}
-							text={editor.context.shelf.find(({ id }) => id === block.drill?.id)?.name ?? period.name}
+							text={editor.context.shelf.find(({ id }) => id === block.drill?.id)?.name ??
+								period.name}
 						/>
 					{/each}
 				{/each}
@@ -95,7 +103,11 @@
 					{period.slots ? 'Change the stations' : 'Split into stations'}
 				</Button>
 			{/if}
-			<Button kind="danger-tertiary" size="small" on:click={() => onapply({ type: 'remove-period', period: period.id })}>
+			<Button
+				kind="danger-tertiary"
+				size="small"
+				on:click={() => onapply({ type: 'remove-period', period: period.id })}
+			>
 				Remove period
 			</Button>
 		</div>
@@ -124,6 +136,7 @@
 		overflow-y: auto;
 		min-height: 0;
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		align-content: start;
 		gap: 10px;
 		padding: 4px 2px 8px;

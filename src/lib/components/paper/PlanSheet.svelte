@@ -10,17 +10,21 @@
 	let { evaluation, week }: { evaluation: Evaluation; week: number } = $props();
 
 	const { practice, context, windows, figures } = $derived(evaluation);
-	const rows = $derived(windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window) })));
+	const rows = $derived(
+		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window) }))
+	);
 	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
 	const surname = (id: string) => {
 		const player = context.playerById.get(id);
 		return player ? `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim() : id;
 	};
-	const length = $derived(Math.max(1, rows.reduce((sum, { blocks }) => sum + 1 + blocks.length, 0) + grouped.length * 3));
+	const length = $derived(
+		Math.max(1, rows.reduce((sum, { blocks }) => sum + 1 + blocks.length, 0) + grouped.length * 3)
+	);
 	const isDense = $derived(length > 34);
 	const rungOf = (block: (typeof rows)[number]['blocks'][number]) =>
 		block.block.climb
-			.flatMap(({ rung }) => block.drill?.rungs.find(({ id }) => id === rung)?.name ?? (rung ? [] : []))
+			.map(({ rung }) => block.drill?.rungs.find(({ id }) => id === rung)?.name ?? 'as it is')
 			.join(', then ');
 </script>
 
@@ -28,16 +32,26 @@
 	<header>
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>
-			{context.team.name} · {practice.start} to {clockAt(practice.start, practice.minutes * 60)} · {practice.place}{week > 0 ? ` · week ${week}` : ''}
+			{context.team.name} · {practice.start} to {clockAt(practice.start, practice.minutes * 60)} · {practice.place}{week >
+			0
+				? ` · week ${week}`
+				: ''}
 		</p>
 		<p>
-			<strong>{practice.expected.length}</strong> players · <strong>{practice.adults.length}</strong> adults ·
-			<strong>{percent(figures.busyShare)}</strong> busy · <strong>{Math.round(figures.turns.mean)}</strong> turns each
+			<strong>{practice.expected.length}</strong> players ·
+			<strong>{practice.adults.length}</strong>
+			adults ·
+			<strong>{percent(figures.busyShare)}</strong> busy ·
+			<strong>{Math.round(figures.turns.mean)}</strong> turns each
 		</p>
 	</header>
 	<table>
 		<thead>
-			<tr><th scope="col">Clock</th><th scope="col">Min</th><th scope="col">What, where, who</th><th scope="col">Cues</th></tr>
+			<tr
+				><th scope="col">Clock</th><th scope="col">Min, zone</th><th scope="col"
+					>What, where, who</th
+				><th scope="col">Cues</th></tr
+			>
 		</thead>
 		<tbody>
 			{#each rows as { window, blocks } (window.period.id)}
@@ -47,8 +61,17 @@
 					<td colspan="2">
 						<strong>{window.period.name}</strong>
 						{#if window.slots.length > 0}
-							: {window.slots.length} slots of {Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60)}:{String((window.slots[0].toSecond - window.slots[0].fromSecond) % 60).padStart(2, '0')},
-							whistle at {window.slots.slice(1).map(({ fromSecond }) => clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))).join(', ')}
+							: {window.slots.length} slots of {Math.floor(
+								(window.slots[0].toSecond - window.slots[0].fromSecond) / 60
+							)}:{String((window.slots[0].toSecond - window.slots[0].fromSecond) % 60).padStart(
+								2,
+								'0'
+							)}, whistle at {window.slots
+								.slice(1)
+								.map(({ fromSecond }) =>
+									clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))
+								)
+								.join(', ')}
 						{/if}
 					</td>
 				</tr>
@@ -58,19 +81,27 @@
 						<td class="zone">{sheetBlock.zones}</td>
 						<td>
 							<strong>{sheetBlock.drill?.name ?? ''}</strong>
-							{#if rungOf(sheetBlock)}<em>{rungOf(sheetBlock)}</em>{/if}
-							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''} {sheetBlock.turns ? `· ${sheetBlock.turns}` : ''}
+							{#if sheetBlock.block.climb.some(({ rung }) => rung)}<em>{rungOf(sheetBlock)}</em
+								>{/if}
+							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''}
+							{sheetBlock.turns ? `· ${sheetBlock.turns}` : ''}
 							<span class="bibs">
 								{#each sheetBlock.bibs as list, slot (slot)}
-									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span>{/if}
+									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
+										>{/if}
 									{#each list as bib (bib)}<Bib {bib} size={15} />{/each}
 								{/each}
 							</span>
 							<span class="narrow">{sheetBlock.numbers}</span>
 						</td>
 						<td class="cues narrow">
-							{(sheetBlock.drill?.cues ?? []).slice(0, 2).map(({ say }) => say).join(' · ')}
-							{#if sheetBlock.drill && sheetBlock.drill.cautions.length > 0}<b>Care: {sheetBlock.drill.cautions[0]}</b>{/if}
+							{(sheetBlock.drill?.cues ?? [])
+								.slice(0, 2)
+								.map(({ say }) => say)
+								.join(' · ')}
+							{#if sheetBlock.drill && sheetBlock.drill.cautions.length > 0}<b
+									>Care: {sheetBlock.drill.cautions[0]}</b
+								>{/if}
 						</td>
 					</tr>
 				{/each}
@@ -85,14 +116,21 @@
 					{#each period.groups ?? [] as group (group.id)}
 						<li>
 							<Bib bib={group.bib} size={18} />
-							<span class="narrow">{group.players.filter((id) => practice.expected.includes(id)).map(surname).join(', ')}</span>
+							<span class="narrow"
+								>{group.players
+									.filter((id) => practice.expected.includes(id))
+									.map(surname)
+									.join(', ')}</span
+							>
 						</li>
 					{/each}
 				</ul>
 			{/each}
 		</section>
 	{/if}
-	<p class="foot narrow">Check your league's rules. Only a licensed practitioner clears a player.</p>
+	<p class="foot narrow">
+		Check your league's rules. Only a licensed practitioner clears a player.
+	</p>
 </article>
 
 <style>
@@ -116,6 +154,10 @@
 		gap: 0 12px;
 		border-bottom: 2px solid #000;
 		padding-bottom: 4px;
+	}
+	h1,
+	h2 {
+		font-weight: 750;
 	}
 	h1 {
 		font-size: 15pt;

@@ -20,12 +20,19 @@ const namesOf = (ids: readonly string[], name: (id: string) => string | undefine
 	[...new Set(ids)].map((id) => name(id) ?? id).join(', ');
 
 /** The blocks of a period with all that a helper needs on paper. */
-export function sheetBlocks({ context, figures, runs, practice }: Evaluation, { period }: PeriodWindow): SheetBlock[] {
+export function sheetBlocks(
+	{ context, figures, runs, practice }: Evaluation,
+	{ period }: PeriodWindow
+): SheetBlock[] {
 	const adult = (id: string) => context.adultById.get(id)?.name.split(' ')[0];
-	const number = (id: string) => String(context.playerById.get(id)?.number ?? context.playerById.get(id)?.name ?? id);
+	const number = (id: string) =>
+		String(context.playerById.get(id)?.number ?? context.playerById.get(id)?.name ?? id);
 	const bibOf = (id: string | undefined) => period.groups?.find((group) => group.id === id)?.bib;
 	const zonesOf = (copies: readonly Copy[]) =>
-		namesOf(copies.map(({ zoneId }) => zoneId), (id) => context.zoneById.get(id)?.name);
+		namesOf(
+			copies.map(({ zoneId }) => zoneId),
+			(id) => context.zoneById.get(id)?.name
+		);
 	return period.lanes.flatMap((lane) =>
 		lane.blocks.map((block): SheetBlock => {
 			const own = runs.filter(({ run }) => run.block === block);
@@ -41,7 +48,10 @@ export function sheetBlocks({ context, figures, runs, practice }: Evaluation, { 
 				block,
 				drill: drillOf(context, block.drill),
 				zones: zonesOf(block.copies),
-				adults: namesOf(own.flatMap(({ run }) => run.adults), adult),
+				adults: namesOf(
+					own.flatMap(({ run }) => run.adults),
+					adult
+				),
 				bibs: bibs.filter((list) => list.length > 0),
 				numbers: all ? 'everyone' : loose.map(number).join(' '),
 				turns: turns ? `${Math.round(turns.mean)} turns` : ''

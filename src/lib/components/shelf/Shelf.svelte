@@ -19,8 +19,13 @@
 	// What a drill could have depends on who is there, not on the periods: kept until that changes.
 	const fits = $derived.by(() => {
 		const { expected, adults } = editor.practice;
-		const plan = { practice: { ...editor.practice, expected, adults, periods: [] }, context: editor.context };
-		return editor.context.shelf.map((drill) => fitOf(plan, drill, 12)).sort((a, b) => b.score - a.score);
+		const plan = {
+			practice: { ...editor.practice, expected, adults, periods: [] },
+			context: editor.context
+		};
+		return editor.context.shelf
+			.map((drill) => fitOf(plan, drill, 12))
+			.sort((a, b) => b.score - a.score);
 	});
 	const found = $derived(fits.filter(({ drill }) => matches(drill, search)));
 	const used = $derived(
@@ -31,23 +36,36 @@
 <section aria-label="Shelf">
 	<h2>Shelf for {editor.practice.expected.length}, here, 12 min</h2>
 	<div class="find">
-		<Search id="find-drill" size="sm" labelText="Find a drill" placeholder="Find a drill  /" bind:value={search} />
+		<Search
+			id="find-drill"
+			size="sm"
+			labelText="Find a drill"
+			placeholder="Find a drill  /"
+			bind:value={search}
+		/>
 	</div>
 	<div class="plain">
 		{#each ['water', 'talk', 'close'] as const as kind (kind)}
-			<button class="link" onclick={() => onplain(kind)}>+ {kind[0].toUpperCase()}{kind.slice(1)}</button>
+			<button class="link" onclick={() => onplain(kind)}
+				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
+			>
 		{/each}
 	</div>
 	<ul>
 		{#each found as { drill, words, score } (drill.id)}
 			<li>
 				<button onclick={() => onadd(drill)} title="{drill.summary} Click to put it on the tape.">
-					<strong>{drill.name}</strong>{#if used.has(drill.id)}<span class="used"> on the tape</span>{/if}
+					<strong>{drill.name}</strong>
+					{#if used.has(drill.id)}<span class="used">on the tape</span>{/if}
 					<span class="facts narrow" class:off={score < 0}>{words}</span>
 				</button>
 			</li>
 		{:else}
-			<li class="none">No drill has these words. <button class="link" onclick={() => (search = '')}>Show all</button></li>
+			<li class="none">
+				No drill has these words. <button class="link" onclick={() => (search = '')}
+					>Show all</button
+				>
+			</li>
 		{/each}
 	</ul>
 </section>

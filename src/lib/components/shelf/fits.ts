@@ -39,12 +39,18 @@ export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
 	if (best === null) {
 		const [option] = options;
 		const blocks = [...new Set(option?.blockedBy ?? [])].join(', ');
-		return { drill, sizing: sized.value, words: `does not fit: ${blocks || 'too few players'}`, score: -1 };
+		return {
+			drill,
+			sizing: sized.value,
+			words: `does not fit: ${blocks || 'too few players'}`,
+			score: -1
+		};
 	}
 	const { copies, sizes, reps, share } = options[best];
 	const many = copies === 1 ? '1 copy' : `${copies} copies`;
 	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns · waits ${percent(share.wait)}`;
-	return { drill, sizing: sized.value, words, score: 1 - share.wait };
+	const isLast = drill.family === 'cool-down';
+	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
 }
 
 const folded = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();

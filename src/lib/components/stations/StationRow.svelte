@@ -23,7 +23,9 @@
 	} = $props();
 
 	const gives = $derived(minutes > 0 ? stationGives(wish.drill, { players, minutes }) : null);
-	const shelf = $derived(editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down'));
+	const shelf = $derived(
+		editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
+	);
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 	function setDrill(id: string) {
 		const drill = shelf.find((each) => each.id === id);
@@ -32,24 +34,46 @@
 </script>
 
 <li>
-	<Select id="station-drill-{index}" size="sm" labelText="Station {index + 1}" selected={wish.drill.id} on:change={(event) => setDrill(value(event))}>
+	<Select
+		id="station-drill-{index}"
+		size="sm"
+		labelText="Station {index + 1}"
+		selected={wish.drill.id}
+		on:change={(event) => setDrill(value(event))}
+	>
 		{#each shelf as drill (drill.id)}
 			<SelectItem value={drill.id} text="{drill.name} ({drill.group.min}–{drill.group.max})" />
 		{/each}
 	</Select>
-	<Select id="station-zone-{index}" size="sm" labelText="Zone" selected={wish.zoneId} on:change={(event) => onchange({ zoneId: value(event) })}>
+	<Select
+		id="station-zone-{index}"
+		size="sm"
+		labelText="Zone"
+		selected={wish.zoneId}
+		on:change={(event) => onchange({ zoneId: value(event) })}
+	>
 		{#each editor.context.ground.zones as zone (zone.id)}
-			<SelectItem value={zone.id} text={copiesInZone(wish.drill, zone, players) > 0 ? zone.name : `${zone.name}, too small`} />
+			<SelectItem
+				value={zone.id}
+				text={copiesInZone(wish.drill, zone, players) > 0 ? zone.name : `${zone.name}, too small`}
+			/>
 		{/each}
 	</Select>
-	<Select id="station-adult-{index}" size="sm" labelText="Adult" selected={wish.adults[0] ?? ''} on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}>
+	<Select
+		id="station-adult-{index}"
+		size="sm"
+		labelText="Adult"
+		selected={wish.adults[0] ?? ''}
+		on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}
+	>
 		<SelectItem value="" text="nobody" />
 		{#each editor.practice.adults as id (id)}
 			<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
 		{/each}
 	</Select>
 	<p class:off={!gives}>
-		{#if gives}{turnsWords(gives.reps.mean)}<br />waits {percent(gives.share.wait)}{:else}does not run with {players}{/if}
+		{#if gives}{turnsWords(gives.reps.mean)}<br />waits {percent(gives.share.wait)}{:else}does not
+			run with {players}{/if}
 	</p>
 </li>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Modal, NumberInput, Select, SelectItem } from 'carbon-components-svelte';
+	import { Modal, NumberInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { splitEvenly } from '$core/base';
 	import type { Drill } from '$core/model/drill';
@@ -13,7 +13,7 @@
 		type Edit,
 		type StationWish
 	} from '$core/practice';
-	import { slotSeconds } from '$core/sizing';
+	import { mostStations, slotBounds, slotSeconds } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SizeList from '../inspector/SizeList.svelte';
 	import StationRow from './StationRow.svelte';
@@ -34,6 +34,8 @@
 		onclose: () => void;
 	} = $props();
 
+	const age = $derived(editor.context.team.ages.from);
+	const bounds = $derived(slotBounds(age));
 	const players = $derived(editor.practice.expected.length);
 	const own = $derived(
 		period.lanes
@@ -44,7 +46,13 @@
 	);
 	const sizing = $derived.by(() => {
 		if (!own[0]) return null;
-		const asked = { period, drill: own[0], players, minutes: Math.max(1, period.minutes), beside: [] };
+		const asked = {
+			period,
+			drill: own[0],
+			players,
+			minutes: Math.max(1, period.minutes),
+			beside: []
+		};
 		const sized = sizeHere(editor, asked);
 		return sized.ok ? sized.value : null;
 	});
@@ -64,11 +72,17 @@
 				});
 		const best = sizing?.output.best;
 		const copies = best == null ? 4 : (sizing?.output.options[best].copies ?? 4);
-		return suggest(Math.min(6, Math.max(2, copies)), own);
+		const most = mostStations(period.minutes, { age, moveSeconds: 30 });
+		return suggest(Math.min(6, most, Math.max(2, copies)), own);
 	}
 	function suggest(count: number, first: readonly Drill[]): StationWish[] {
 		const group = Math.ceil(players / count);
-		return suggestStations(editor, { first: first.slice(0, count), count, players: group, minutes: period.minutes / count });
+		return suggestStations(editor, {
+			first: first.slice(0, count),
+			count,
+			players: group,
+			minutes: period.minutes / count
+		});
 	}
 
 	const count = $derived(wishes.length);
@@ -82,7 +96,10 @@
 	}
 	function setCount(next: number) {
 		const kept = wishes.slice(0, next);
-		const more = suggest(next, kept.map(({ drill }) => drill)).slice(kept.length);
+		const more = suggest(
+			next,
+			kept.map(({ drill }) => drill)
+		).slice(kept.length);
 		wishes = [...kept, ...more];
 	}
 	function apply() {
@@ -107,17 +124,41 @@
 		<div>
 			{#if sizing && own[0]}
 				<h4>How many, for {own[0].name} with {players}?</h4>
-				<SizeList drill={own[0]} {sizing} copies={count} onpick={(option) => setCount(Math.max(2, option.copies))} />
+				<SizeList
+					drill={own[0]}
+					{sizing}
+					copies={count}
+					onpick={(option) => setCount(Math.max(2, option.copies))}
+				/>
 			{/if}
 		</div>
 		<div>
 			<p class="sum">
-				<strong>{players} players</strong> in {count} even groups of {[...new Set(sizes)].join(' or ')} ·
+				<strong>{players} players</strong> in {count} even groups of {[...new Set(sizes)].join(
+					' or '
+				)} ·
 				{count} slots of <strong>{clock}</strong> min
 			</p>
 			<div class="move">
-				<NumberInput id="move-seconds" size="sm" labelText="Seconds to change" min={0} max={600} step={5} value={moveSeconds} on:change={(event) => (moveSeconds = Math.round(event.detail ?? 0))} />
-				<NumberInput id="station-count" size="sm" labelText="Stations" min={2} max={8} value={count} on:change={(event) => setCount(Math.min(8, Math.max(2, event.detail ?? 2)))} />
+				<NumberInput
+					id="move-seconds"
+					size="sm"
+					labelText="Seconds to change"
+					min={0}
+					max={600}
+					step={5}
+					value={moveSeconds}
+					on:change={(event) => (moveSeconds = Math.round(event.detail ?? 0))}
+				/>
+				<NumberInput
+					id="station-count"
+					size="sm"
+					labelText="Stations"
+					min={2}
+					max={8}
+					value={count}
+					on:change={(event) => setCount(Math.min(8, Math.max(2, event.detail ?? 2)))}
+				/>
 			</div>
 			<ol>
 				{#each wishes as wish, index (index)}
@@ -131,8 +172,11 @@
 					/>
 				{/each}
 			</ol>
-			{#if seconds < 60}
-				<p class="fault">A slot would last {clock} min. Take fewer stations or give the period more minutes.</p>
+			{#if seconds < bounds.least * 60}
+				<p class="fault">
+					A slot lasts {clock} min; {bounds.least} to {bounds.most} suit this age. Take fewer stations,
+					or give the period more minutes.
+				</p>
 			{/if}
 		</div>
 	</div>

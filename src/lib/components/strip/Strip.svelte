@@ -20,7 +20,7 @@
 	const paths = $derived(
 		statePaths(
 			rows.map(({ player }) => evaluation.players.get(player) ?? []),
-			{ rowHeight, gap: rowHeight > 4 ? 1 : 0.5, scale }
+			{ rowHeight, gap: rowHeight > 4 ? 1 : 0.5, scale, markSeconds: 60 }
 		)
 	);
 	const named = (index: number) =>
@@ -46,6 +46,7 @@
 					{word}
 				</li>
 			{/each}
+			<li class="mark">a mark a minute</li>
 		</ul>
 		<button class="link" aria-pressed={asTable} onclick={() => (asTable = !asTable)}>
 			{asTable ? 'As a strip' : 'As a table'}
@@ -65,7 +66,13 @@
 				onpointerleave={() => (over = -1)}
 			>
 				<defs>
-					<pattern id="strip-wait" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+					<pattern
+						id="strip-wait"
+						width="5"
+						height="5"
+						patternUnits="userSpaceOnUse"
+						patternTransform="rotate(45)"
+					>
 						<rect width="5" height="5" fill="#fff" />
 						<rect width="2" height="5" fill="#c8861a" />
 					</pattern>
@@ -78,13 +85,24 @@
 					{#each STATES as { state, fill } (state)}
 						<path d={paths.get(state) ?? ''} {fill} />
 					{/each}
-					<path d="M{view.now * scale} 0V{rowHeight * rows.length}" stroke="var(--now)" stroke-width="2" />
+					<path
+						d="M{view.now * scale} 0V{rowHeight * rows.length}"
+						stroke="var(--now)"
+						stroke-width="2"
+					/>
 					{#if over >= 0 && over < rows.length}
-						<rect y={over * rowHeight - 0.5} width={seconds * scale} height={rowHeight + 1} class="over" />
+						<rect
+							y={over * rowHeight - 0.5}
+							width={seconds * scale}
+							height={rowHeight + 1}
+							class="over"
+						/>
 					{/if}
 				</g>
 				{#if over >= 0 && over < rows.length}
-					<text x="0" y={Math.max(10, over * rowHeight + rowHeight)} class="who">{named(over).split(' ')[0]}</text>
+					<text x="0" y={Math.max(10, over * rowHeight + rowHeight)} class="who"
+						>{named(over).split(' ')[0]}</text
+					>
 				{:else if rows.length > 0}
 					<text x="0" y="10">idlest</text>
 					<text x="0" y={rowHeight * rows.length - 2}>busiest</text>
@@ -124,6 +142,9 @@
 		display: flex;
 		align-items: center;
 		gap: 4px;
+	}
+	.mark {
+		color: var(--ink-soft);
 	}
 	.rows {
 		min-height: 0;

@@ -21,7 +21,13 @@
 				<span class="narrow">{metres(zone.length)}×{metres(zone.width)} m</span>
 			</div>
 			<svg viewBox="0 0 {ground.length} {ground.width}" width="26" height="18" aria-hidden="true">
-				<rect width={ground.length} height={ground.width} fill="none" stroke="currentColor" stroke-width="2.4" />
+				<rect
+					width={ground.length}
+					height={ground.width}
+					fill="none"
+					stroke="currentColor"
+					stroke-width="2.4"
+				/>
 				<rect x={zone.x} y={zone.y} width={zone.length} height={zone.width} fill="var(--action)" />
 			</svg>
 		</div>

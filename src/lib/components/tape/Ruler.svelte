@@ -29,9 +29,18 @@
 	}
 </script>
 
-<svg class="ruler" {width} height={seconds * scale + 10} onpointerdown={follow} onpointermove={follow} aria-hidden="true">
+<svg
+	class="ruler"
+	{width}
+	height={seconds * scale + 10}
+	onpointerdown={follow}
+	onpointermove={follow}
+	aria-hidden="true"
+>
 	<path
-		d={minutes.map((minute) => `M${width - tick(minute)} ${minute * 60 * scale + 0.5}H${width}`).join('')}
+		d={minutes
+			.map((minute) => `M${width - tick(minute)} ${minute * 60 * scale + 0.5}H${width}`)
+			.join('')}
 		stroke="var(--ink)"
 		stroke-width="1"
 	/>

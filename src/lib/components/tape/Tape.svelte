@@ -20,7 +20,11 @@
 	const laneWidth = $derived(Math.max(62, (width - RULER) / columns.length));
 	const blocks = $derived(layBlocks(editor.evaluation, columns));
 	const faults = $derived(
-		new Map(editor.findings.toReversed().flatMap(({ at, severity }) => (at.block ? [[at.block, severity] as const] : [])))
+		new Map(
+			editor.findings
+				.toReversed()
+				.flatMap(({ at, severity }) => (at.block ? [[at.block, severity] as const] : []))
+		)
 	);
 	const endSecond = $derived(editor.practice.minutes * 60);
 </script>
@@ -29,11 +33,25 @@
 	<div class="scroll">
 		<LaneHead {columns} context={editor.context} ruler={RULER} {laneWidth} />
 		<div class="paper" bind:clientWidth={width} bind:clientHeight={height}>
-			<div class="length" style:height="{seconds * scale + 10}px" style:width="{RULER + laneWidth * columns.length}px">
+			<div
+				class="length"
+				style:height="{seconds * scale + 10}px"
+				style:width="{RULER + laneWidth * columns.length}px"
+			>
 				{#each columns as column (column.zone.id)}
-					<div class="lane" style:left="{RULER + column.index * laneWidth}px" style:width="{laneWidth}px"></div>
+					<div
+						class="lane"
+						style:left="{RULER + column.index * laneWidth}px"
+						style:width="{laneWidth}px"
+					></div>
 				{/each}
-				<Ruler {seconds} {scale} start={editor.practice.start} width={RULER} onmove={(second) => view.moveTo(second, seconds)} />
+				<Ruler
+					{seconds}
+					{scale}
+					start={editor.practice.start}
+					width={RULER}
+					onmove={(second) => view.moveTo(second, seconds)}
+				/>
 				{#each editor.evaluation.windows as window (window.period.id)}
 					<TapePeriod
 						{window}
@@ -41,7 +59,8 @@
 						left={RULER}
 						width={laneWidth * columns.length}
 						isSelected={view.period === window.period.id}
-						onselect={() => view.select(window.period.id, window.period.lanes[0]?.blocks[0]?.id ?? null)}
+						onselect={() =>
+							view.select(window.period.id, window.period.lanes[0]?.blocks[0]?.id ?? null)}
 					/>
 				{/each}
 				{#each blocks as block (block.key)}
@@ -67,7 +86,9 @@
 					</div>
 				{/if}
 				<div class="now" style:top="{view.now * scale}px">
-					<span class="flag">{clockAt(editor.practice.start, view.now)}</span>
+					<span class="flag" style:top="{-Math.min(11, view.now * scale)}px"
+						>{clockAt(editor.practice.start, view.now)}</span
+					>
 				</div>
 			</div>
 		</div>
@@ -117,7 +138,6 @@
 	.flag {
 		position: absolute;
 		left: 0;
-		top: -11px;
 		padding: 2px 12px 2px 8px;
 		background: var(--now);
 		color: #fff;

@@ -33,13 +33,14 @@
 	const adults = $derived(
 		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
 	);
+	const isNarrow = $derived(box.width < 150 || block.isCovered === true);
 	const isTight = $derived(box.height < 34);
 	const facts = $derived(
 		[
-			`${run.players.length} players`,
+			isNarrow ? String(run.players.length) : `${run.players.length} players`,
 			turns,
-			box.width > 150 && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
-			box.width > 150 ? adults : ''
+			!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
+			isNarrow ? '' : adults
 		].filter(Boolean)
 	);
 	const slices = $derived(
@@ -65,7 +66,8 @@
 >
 	<span class="gauge" aria-hidden="true">
 		<span class="wait" style:flex-grow={figures?.waitShare ?? 0}></span>
-		<span class="rest" style:flex-grow={1 - (figures?.waitShare ?? 0) - (figures?.busyShare ?? 0)}></span>
+		<span class="rest" style:flex-grow={1 - (figures?.waitShare ?? 0) - (figures?.busyShare ?? 0)}
+		></span>
 		<span class="busy" style:flex-grow={figures?.busyShare ?? 0}></span>
 	</span>
 	<span class="words narrow" class:tight={isTight}>
@@ -75,9 +77,17 @@
 		{/if}
 	</span>
 	{#each slices as slice, index (index)}
-		<span class="slice" class:cut={index > 0} style:top="{slice.top}px" style:height="{slice.height}px" aria-hidden="true">
+		<span
+			class="slice"
+			class:cut={index > 0}
+			style:top="{slice.top}px"
+			style:height="{slice.height}px"
+			aria-hidden="true"
+		>
 			{#if block.isStation && slice.height >= 15}
-				<span class="turns narrow" class:pushed={index === 0}>{index === 0 && slice.height < 44 ? '' : turns}</span>
+				<span class="turns narrow" class:pushed={index === 0}
+					>{index === 0 && slice.height < 44 ? '' : turns}</span
+				>
 			{/if}
 			<span class="bibs">
 				{#each slice.bibs as bib, place (place)}

@@ -63,7 +63,9 @@
 		color: var(--action-deep);
 	}
 	.bare {
-		background: repeating-linear-gradient(90deg, transparent 0 7px, rgb(29 37 40 / 5%) 7px 8px), var(--chalk-deep);
+		background:
+			repeating-linear-gradient(90deg, transparent 0 7px, rgb(29 37 40 / 5%) 7px 8px),
+			var(--chalk-deep);
 	}
 	.selected {
 		box-shadow: inset 5px 0 0 var(--action);

@@ -26,6 +26,8 @@ export interface TapeBlock {
 	toSecond: number;
 	runs: PlannedRun[];
 	isStation: boolean;
+	/** Another block lies over a part of it. */
+	isCovered?: boolean;
 }
 
 const isInside = (inner: Zone, outer: Zone) =>
@@ -44,7 +46,10 @@ export function columnsOf({ ground }: Pick<Context, 'ground'>): Column[] {
 }
 
 /** The first column and the number of columns that a zone lies over; null where it is over none. */
-export function spanOf(zone: Zone, columns: readonly Column[]): { column: number; columns: number } | null {
+export function spanOf(
+	zone: Zone,
+	columns: readonly Column[]
+): { column: number; columns: number } | null {
 	const over = columns.filter((column) => overlap(column.zone, zone)).map(({ index }) => index);
 	if (over.length === 0) return null;
 	const first = Math.min(...over);
@@ -62,7 +67,10 @@ function byCopy(runs: readonly PlannedRun[]): PlannedRun[][] {
 }
 
 /** Every block of a played practice laid out on the tape. Copies that share a zone and time stand side by side. */
-export function layBlocks({ runs, windows, context }: Evaluation, columns: readonly Column[]): TapeBlock[] {
+export function layBlocks(
+	{ runs, windows, context }: Evaluation,
+	columns: readonly Column[]
+): TapeBlock[] {
 	const blocks: TapeBlock[] = [];
 	for (const list of byCopy(runs.map(({ run }) => run))) {
 		const [run] = list;
@@ -96,9 +104,18 @@ function shareColumns(blocks: TapeBlock[]): TapeBlock[] {
 				block.column < other.column + other.columns
 		);
 		if (rivals.length < 2) return block;
-		const sameSpan = rivals.every(({ column, columns }) => column === block.column && columns === block.columns);
-		// Blocks of one span share it; a clash of different spans is drawn over the wider one.
-		if (!sameSpan) return block;
+		const sameSpan = rivals.every(
+			({ column, columns }) => column === block.column && columns === block.columns
+		);
+		// Of different spans the narrower one is drawn over the right of its own columns.
+		const widest = Math.max(...rivals.map((rival) => rival.columns));
+		if (!sameSpan && block.columns === widest) return { ...block, isCovered: true };
+		if (!sameSpan)
+			return {
+				...block,
+				column: block.column + block.columns / 4,
+				columns: (block.columns * 3) / 4
+			};
 		const columns = block.columns / rivals.length;
 		return { ...block, column: block.column + rivals.indexOf(block) * columns, columns };
 	});

@@ -51,10 +51,26 @@
 		</div>
 	</dl>
 	<div class="actions">
-		<Button kind="ghost" size="small" disabled={!editor.undoWords} title={editor.undoWords ? `Undo: ${editor.undoWords}` : 'Nothing to undo'} on:click={() => editor.undo()}>Undo</Button>
-		<Button kind="ghost" size="small" disabled={!editor.redoWords} title={editor.redoWords ? `Redo: ${editor.redoWords}` : 'Nothing to redo'} on:click={() => editor.redo()}>Redo</Button>
-		<Button kind="ghost" size="small" on:click={() => (view.dialog = 'keys')} title="All keys (?)">Keys</Button>
-		<Button kind="primary" size="small" href="/{practice.teamId}/practices/{practice.id}/paper">Print</Button>
+		<Button
+			kind="ghost"
+			size="small"
+			disabled={!editor.undoWords}
+			title={editor.undoWords ? `Undo: ${editor.undoWords}` : 'Nothing to undo'}
+			on:click={() => editor.undo()}>Undo</Button
+		>
+		<Button
+			kind="ghost"
+			size="small"
+			disabled={!editor.redoWords}
+			title={editor.redoWords ? `Redo: ${editor.redoWords}` : 'Nothing to redo'}
+			on:click={() => editor.redo()}>Redo</Button
+		>
+		<Button kind="ghost" size="small" on:click={() => (view.dialog = 'keys')} title="All keys (?)"
+			>Keys</Button
+		>
+		<Button kind="primary" size="small" href="/{practice.teamId}/practices/{practice.id}/paper"
+			>Print</Button
+		>
 	</div>
 </section>
 
@@ -118,5 +134,13 @@
 	.actions :global(.bx--btn) {
 		padding: 0 12px;
 		min-width: 0;
+	}
+	@media (max-width: 672px) {
+		dl {
+			flex-basis: 100%;
+			display: grid;
+			grid-template-columns: repeat(3, 1fr);
+			gap: 6px 10px;
+		}
 	}
 </style>

@@ -2,16 +2,25 @@
 	import type { Snippet } from 'svelte';
 
 	/** The black bar: where one is, whose team it is, whether all is saved. */
-	let { team, current, children }: { team: { id: string; name: string }; current: 'practices' | 'board'; children?: Snippet } = $props();
+	let {
+		team,
+		current,
+		children
+	}: { team: { id: string; name: string }; current: 'practices' | 'board'; children?: Snippet } =
+		$props();
 </script>
 
 <header>
 	<a class="brand wide" href="/">Field Plan</a>
 	<nav aria-label="Main">
-		<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}>Practices</a>
+		<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}
+			>Practices</a
+		>
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
 	</nav>
-	<p>{team.name}{#if children}<span class="state"> · {@render children()}</span>{/if}</p>
+	<p>
+		{#if children}{@render children()} ·&#32;{/if}{team.name}
+	</p>
 </header>
 
 <style>

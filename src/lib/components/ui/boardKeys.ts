@@ -65,14 +65,19 @@ function actionOf(event: KeyboardEvent, lettersAreOn: boolean): KeyAction | null
 	if (event.altKey) return null;
 	if (event.key === 'Escape') return ({ view }) => view.select(null);
 	if (event.key === 'Delete')
-		return ({ view, apply }) => view.period && apply({ type: 'remove-period', period: view.period });
+		return ({ view, apply }) =>
+			view.period && apply({ type: 'remove-period', period: view.period });
 	if (event.key === ' ' && event.target === document.body)
 		return ({ view }) => (view.isPlaying = !view.isPlaying);
 	return lettersAreOn ? (LETTERS.get(event.key) ?? null) : null;
 }
 
 /** Handles a key press on the board; leaves typing and open dialogs alone. */
-export function handleKey(event: KeyboardEvent, actions: BoardActions, lettersAreOn: boolean): void {
+export function handleKey(
+	event: KeyboardEvent,
+	actions: BoardActions,
+	lettersAreOn: boolean
+): void {
 	if (isTyping(event) || actions.view.dialog) return;
 	const action = actionOf(event, lettersAreOn);
 	if (!action) return;

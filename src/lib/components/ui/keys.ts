@@ -20,7 +20,8 @@ export const KEYS: readonly KeyHelp[] = [
 	{ keys: '?', does: 'this list' }
 ];
 
-const TYPING = 'input:not([type="range"]):not([type="checkbox"]), textarea, select, [contenteditable]';
+const TYPING =
+	'input:not([type="range"]):not([type="checkbox"]), textarea, select, [contenteditable]';
 
 /** Whether a key press belongs to a field that is being typed in. */
 export function isTyping(event: KeyboardEvent): boolean {

@@ -57,7 +57,11 @@ export async function insertTeam(tx: Queryable, surroundings: Surroundings): Pro
 		json(ground)
 	]);
 	for (const [item, count] of Object.entries(kit))
-		await tx.query('insert into kit (team_id, item, count) values ($1, $2, $3)', [team.id, item, count]);
+		await tx.query('insert into kit (team_id, item, count) values ($1, $2, $3)', [
+			team.id,
+			item,
+			count
+		]);
 	if (limits)
 		await tx.query('insert into limit_setting (team_id, body) values ($1, $2::jsonb)', [
 			team.id,

@@ -42,7 +42,8 @@ export async function createPractice(
 	] as const) {
 		const known = new Set(people.map((person) => person.id));
 		const stranger = wanted[key].findIndex((person) => !known.has(person));
-		if (stranger >= 0) return fail({ path: `${key}[${stranger}]`, message: 'is nobody of this team' });
+		if (stranger >= 0)
+			return fail({ path: `${key}[${stranger}]`, message: 'is nobody of this team' });
 		if (new Set(wanted[key]).size < wanted[key].length)
 			return fail({ path: key, message: 'names somebody twice' });
 	}

@@ -60,7 +60,11 @@ async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice
 	const { teamId, practiceId: id, revision, edits } = request;
 	const stored = await findPractice(tx, teamId, id);
 	if (!stored) throw new Rollback({ reason: 'not-found' });
-	const known = await knownEdits(tx, { teamId, id }, edits.map((edit) => edit.id));
+	const known = await knownEdits(
+		tx,
+		{ teamId, id },
+		edits.map((edit) => edit.id)
+	);
 	const fresh = edits.filter((edit) => !known.has(edit.id));
 	if (fresh.length === 0) return stored;
 	const stale: SaveFailure = { reason: 'stale', current: stored, known: [...known] };

@@ -12,7 +12,11 @@ import { writePlanned } from './saveEdits';
 const files = import.meta.glob('/demo/**/*.json', { import: 'default', eager: true });
 
 /** A file of the demo, read like any other file from outside. */
-function read<Schema extends TSchema>(schema: Schema, path: string, value: unknown): Static<Schema> {
+function read<Schema extends TSchema>(
+	schema: Schema,
+	path: string,
+	value: unknown
+): Static<Schema> {
 	const shape = readShape(schema, value);
 	if (shape.ok) return shape.value;
 	throw new Error(`${path}: ${shape.failure.path} ${shape.failure.message}`);

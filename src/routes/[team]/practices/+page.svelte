@@ -35,13 +35,18 @@
 						<span>{line.players} players, {line.adults} adults</span>
 						<span>{line.plannedMinutes} of {line.minutes} min planned</span>
 						<span>{line.plannedMinutes > 0 ? `${percent(line.busyShare)} busy` : 'empty'}</span>
-						<span class="mend"><b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend</span>
+						<span class="mend"
+							><b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend</span
+						>
 					</li>
 				{/each}
 			</ul>
 		</section>
 	{:else}
-		<p class="empty">There is no practice yet. <a href="{base}/new">Make the first one</a>: the date, the minutes, and who comes.</p>
+		<p class="empty">
+			There is no practice yet. <a href="{base}/new">Make the first one</a>: the date, the minutes,
+			and who comes.
+		</p>
 	{/each}
 </main>
 

@@ -39,7 +39,12 @@
 	onMount(() => editor.resume());
 
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
-	const SAVED = { saved: 'saved', saving: 'saving …', away: 'not saved: the server is away, trying again', refused: 'not saved' };
+	const SAVED = {
+		saved: 'saved',
+		saving: 'saving …',
+		away: 'not saved: the server is away, trying again',
+		refused: 'not saved'
+	};
 
 	function apply(edit: Edit) {
 		const failure = editor.apply(edit);
@@ -110,7 +115,8 @@
 				onfix={apply}
 				onselect={({ at }) => {
 					if (at.period) view.select(at.period, at.block ?? null);
-					if (at.fromSecond !== undefined) view.moveTo(at.fromSecond + 60, editor.evaluation.seconds);
+					if (at.fromSecond !== undefined)
+						view.moveTo(at.fromSecond + 60, editor.evaluation.seconds);
 				}}
 			/>
 		</div>
@@ -118,7 +124,16 @@
 </div>
 
 {#if view.dialog === 'stations' && period}
-	<StationsDialog {editor} {period} block={view.block} onapply={(edit) => { apply(edit); view.select(period.id, null); }} onclose={() => (view.dialog = null)} />
+	<StationsDialog
+		{editor}
+		{period}
+		block={view.block}
+		onapply={(edit) => {
+			apply(edit);
+			view.select(period.id, null);
+		}}
+		onclose={() => (view.dialog = null)}
+	/>
 {:else if view.dialog === 'people'}
 	<PeopleDialog {editor} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'keys'}

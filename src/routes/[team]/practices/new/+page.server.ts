@@ -11,7 +11,13 @@ export const load: PageServerLoad = async ({ params }) => {
 	const surroundings = await loadSurroundings(await useDb(), params.team, today);
 	if (!surroundings) error(404, 'There is no such team.');
 	const { team, players, adults, ground } = surroundings;
-	return { team: { id: team.id, name: team.name, units: team.units }, players, adults, place: ground.name, today };
+	return {
+		team: { id: team.id, name: team.name, units: team.units },
+		players,
+		adults,
+		place: ground.name,
+		today
+	};
 };
 
 const text = (form: FormData, key: string) => String(form.get(key) ?? '');

@@ -1,5 +1,11 @@
 <script lang="ts">
-	import { Button, Checkbox, InlineNotification, NumberInput, TextInput } from 'carbon-components-svelte';
+	import {
+		Button,
+		Checkbox,
+		InlineNotification,
+		NumberInput,
+		TextInput
+	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
@@ -14,10 +20,15 @@
 	let place = $state(untrack(() => data.place));
 	let expected: string[] = $state(untrack(() => data.players.map(({ id }) => id)));
 	let adults: string[] = $state(
-		untrack(() => data.adults.filter(({ days }) => !days || days.includes(isoDay(data.today))).map(({ id }) => id))
+		untrack(() =>
+			data.adults
+				.filter(({ days }) => !days || days.includes(isoDay(data.today)))
+				.map(({ id }) => id)
+		)
 	);
 	const units = $derived([...new Set(data.players.map(({ unit }) => unit ?? ''))]);
-	const unitName = (id: string) => data.team.units.find((unit) => unit.id === id)?.name ?? 'Players';
+	const unitName = (id: string) =>
+		data.team.units.find((unit) => unit.id === id)?.name ?? 'Players';
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
 
 	/** Monday 1 to Sunday 7. */
@@ -40,12 +51,52 @@
 			subtitle="{form.misfit.path} {form.misfit.message}"
 		/>
 	{/if}
-	<form method="POST" use:enhance={() => ({ update }) => update({ reset: false })}>
+	<form
+		method="POST"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
 		<div class="fields">
-			<TextInput id="date" name="date" type="date" labelText="Date" required bind:value={date} invalid={!!fault('date')} invalidText={fault('date')} />
-			<TextInput id="start" name="start" type="time" labelText="Starts" required bind:value={start} invalid={!!fault('start')} invalidText={fault('start')} />
-			<NumberInput id="minutes" name="minutes" labelText="Minutes" min={1} max={600} allowEmpty bind:value={minutes} invalidText="1 to 600 minutes" />
-			<TextInput id="place" name="place" labelText="Where" required bind:value={place} invalid={!!fault('place')} invalidText={fault('place')} />
+			<TextInput
+				id="date"
+				name="date"
+				type="date"
+				labelText="Date"
+				required
+				bind:value={date}
+				invalid={!!fault('date')}
+				invalidText={fault('date')}
+			/>
+			<TextInput
+				id="start"
+				name="start"
+				type="time"
+				labelText="Starts"
+				required
+				bind:value={start}
+				invalid={!!fault('start')}
+				invalidText={fault('start')}
+			/>
+			<NumberInput
+				id="minutes"
+				name="minutes"
+				labelText="Minutes"
+				min={1}
+				max={600}
+				allowEmpty
+				bind:value={minutes}
+				invalidText="1 to 600 minutes"
+			/>
+			<TextInput
+				id="place"
+				name="place"
+				labelText="Where"
+				required
+				bind:value={place}
+				invalid={!!fault('place')}
+				invalidText={fault('place')}
+			/>
 		</div>
 		<h2>{expected.length} of {data.players.length} players come</h2>
 		<div class="people">
@@ -53,14 +104,28 @@
 				<fieldset>
 					<legend>{unitName(unit)}</legend>
 					{#each data.players.filter((player) => (player.unit ?? '') === unit) as player (player.id)}
-						<Checkbox id="player-{player.id}" name="expected" value={player.id} bind:group={expected} labelText="{player.number ?? ''} {player.name}{player.usuallyLate ? ', usually late' : ''}" />
+						<Checkbox
+							id="player-{player.id}"
+							name="expected"
+							value={player.id}
+							bind:group={expected}
+							labelText="{player.number ?? ''} {player.name}{player.usuallyLate
+								? ', usually late'
+								: ''}"
+						/>
 					{/each}
 				</fieldset>
 			{/each}
 			<fieldset>
 				<legend>Adults: {adults.length}</legend>
 				{#each data.adults as adult (adult.id)}
-					<Checkbox id="adult-{adult.id}" name="adults" value={adult.id} bind:group={adults} labelText="{adult.name}, {adult.role}" />
+					<Checkbox
+						id="adult-{adult.id}"
+						name="adults"
+						value={adult.id}
+						bind:group={adults}
+						labelText="{adult.name}, {adult.role}"
+					/>
 				{/each}
 			</fieldset>
 		</div>
@@ -85,13 +150,13 @@
 	}
 	.fields {
 		display: grid;
-		grid-template-columns: 170px 130px 130px minmax(200px, 1fr);
+		grid-template-columns: 170px 140px 170px minmax(200px, 1fr);
 		gap: 16px;
-		max-width: 820px;
+		max-width: 880px;
 	}
 	.people {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(225px, 1fr));
+		grid-template-columns: repeat(auto-fit, minmax(215px, 1fr));
 		gap: 8px 24px;
 		padding-bottom: 16px;
 	}

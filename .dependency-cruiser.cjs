@@ -1,0 +1,60 @@
+/** Imports point one way: routes, then components and state and workers and server, then core. */
+module.exports = {
+	forbidden: [
+		{
+			name: 'no-circles',
+			severity: 'error',
+			from: {},
+			to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }
+		},
+		{
+			name: 'core-stands-alone',
+			severity: 'error',
+			from: { path: '^src/core', pathNot: '\\.test\\.ts$|^src/core/testing' },
+			to: { pathNot: '^src/core|node_modules/(typebox|d3-[a-z]+)/' }
+		},
+		{
+			name: 'doors-need-core-only',
+			severity: 'error',
+			from: { path: '^src/doors' },
+			to: { path: '^src/(lib|routes|cli)' }
+		},
+		{
+			name: 'server-draws-nothing',
+			severity: 'error',
+			from: { path: '^src/lib/server' },
+			to: { path: '^src/(routes|cli|lib/components|lib/state)' }
+		},
+		{
+			name: 'browser-keeps-off-the-server',
+			severity: 'error',
+			from: { path: '^src/lib/(components|state|workers)' },
+			to: { path: '^src/(routes|cli|doors|lib/server)' }
+		},
+		{
+			name: 'state-draws-nothing',
+			severity: 'error',
+			from: { path: '^src/lib/(state|workers)' },
+			to: { path: '^src/lib/components' }
+		},
+		{
+			name: 'folders-by-their-index',
+			comment: 'From another folder of the core, a folder is used through its index.',
+			severity: 'error',
+			from: { path: '^src/core/([^/]+)/' },
+			to: {
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season)/',
+				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
+			}
+		}
+	],
+	options: {
+		doNotFollow: { path: 'node_modules' },
+		tsPreCompilationDeps: true,
+		tsConfig: { fileName: 'tsconfig.json' },
+		enhancedResolveOptions: {
+			exportsFields: ['exports'],
+			conditionNames: ['import', 'svelte', 'default']
+		}
+	}
+};

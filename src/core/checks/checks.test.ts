@@ -1,0 +1,152 @@
+import { describe, expect, test } from 'vitest';
+import { applyEdit, evaluate, resizePeriods, type Edit } from '../practice';
+import { demoContext, demoPractice } from '../testing/demo';
+import type { Period, Practice } from '../model/practice';
+import { check, describeEdit, describeFinding, type FindingCode } from '.';
+
+const context = demoContext();
+
+/** The demo without the fault that it has on purpose. */
+function sound(): Practice {
+	return after(demoPractice(), {
+		type: 'place-lane',
+		lane: 'u-mid',
+		zoneIds: ['e'],
+		copies: { 'turn-c': 'e' }
+	});
+}
+function after(practice: Practice, ...edits: Edit[]): Practice {
+	return edits.reduce((current, edit) => {
+		const applied = applyEdit(current, edit);
+		if (!applied.ok) throw new Error(`${JSON.stringify(edit)}: ${applied.failure}`);
+		return applied.value.practice;
+	}, practice);
+}
+const withPeriod = (id: string, change: (period: Period) => Period): Practice => {
+	const practice = sound();
+	return {
+		...practice,
+		periods: practice.periods.map((period) => (period.id === id ? change(period) : period))
+	};
+};
+const withBlock = (
+	id: string,
+	change: (block: Period['lanes'][0]['blocks'][0]) => Period['lanes'][0]['blocks'][0]
+) => {
+	const practice = sound();
+	return {
+		...practice,
+		periods: practice.periods.map((period) => ({
+			...period,
+			lanes: period.lanes.map((lane) => ({
+				...lane,
+				blocks: lane.blocks.map((block) => (block.id === id ? change(block) : block))
+			}))
+		}))
+	};
+};
+const drill = (id: string) => ({ id, revision: 1 });
+const find = (practice: Practice) => check(evaluate(practice, context));
+const of = (practice: Practice, code: FindingCode) =>
+	find(practice).filter((finding) => finding.code === code);
+
+/** A practice that has each fault. The sound one has none of them but where it is listed. */
+const faulty: Record<FindingCode, () => Practice> = {
+	'player-twice': () =>
+		withBlock('break', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, players: [...copy.players, 'p02'] }))
+		})),
+	'adult-twice': () => withBlock('break', (block) => ({ ...block, eyes: 'head' })),
+	'zone-twice': demoPractice,
+	'group-size': () =>
+		withBlock('sq', (block) => ({
+			...block,
+			climb: [{ minutes: 10 }],
+			copies: block.copies
+				.slice(0, 1)
+				.map(({ group: _group, ...copy }) => ({ ...copy, players: sound().expected }))
+		})),
+	'too-few-players': () =>
+		withBlock('turn', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 3) }))
+		})),
+	'block-empty': () => withPeriod('squares', (period) => ({ ...period, lanes: [] })),
+	'player-unplaced': () =>
+		withBlock('turn', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(1) }))
+		})),
+	'over-time': () => ({ ...sound(), minutes: 80 }),
+	'under-time': () => after({ ...sound(), minutes: 100 }),
+	'no-warm-up': () =>
+		after(
+			sound(),
+			{ type: 'remove-period', period: 'warm-up' },
+			{ type: 'remove-period', period: 'squares' }
+		),
+	waiting: () =>
+		withBlock('outlet', (block) => ({
+			...block,
+			drill: drill('shooting-arc'),
+			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 8) }))
+		})),
+	'move-short': () => withPeriod('stations', (period) => ({ ...period, moveSeconds: 5 })),
+	'slot-length': () => after(sound(), resizePeriods(sound(), new Map([['stations', 12]]))),
+	'talk-long': () => withPeriod('water-1', (period) => ({ ...period, kind: 'talk', minutes: 9 })),
+	'hard-after-hard': () => sound()
+};
+/** Codes that the sound demo has too, with the practice that has them not. */
+const without: Partial<Record<FindingCode, () => Practice>> = {
+	waiting: () =>
+		after(sound(), { type: 'set-block', block: 'arc', set: { drill: drill('reverse-gates') } }),
+	'hard-after-hard': () => after(sound(), { type: 'remove-period', period: 'units' })
+};
+
+describe('check', () => {
+	for (const [code, make] of Object.entries(faulty) as [FindingCode, () => Practice][])
+		describe(code, () => {
+			test('is found where it is, and said in a sentence', () => {
+				const practice = make();
+				const [finding] = of(practice, code);
+				expect(finding).toBeDefined();
+				const said = describeFinding(finding, { practice, context });
+				expect(said).toMatch(/^[A-Z0-9].*\.$/s);
+				expect(said).not.toMatch(/undefined|NaN|null/);
+			});
+
+			test('is not found where it is not', () => {
+				expect(of((without[code] ?? sound)(), code)).toEqual([]);
+			});
+
+			test('goes away with each of its fixes, which can be named and taken back', () => {
+				const practice = make();
+				const found = of(practice, code);
+				for (const finding of found) {
+					expect(finding.fixes.length).toBeGreaterThan(0);
+					for (const edit of finding.fixes) {
+						expect(describeEdit(edit, { practice, context })).not.toMatch(/undefined|NaN|null/);
+						const applied = applyEdit(practice, edit);
+						if (!applied.ok) throw new Error(applied.failure);
+						const left = of(applied.value.practice, code).map(({ at }) => at);
+						expect(left).not.toContainEqual(finding.at);
+						expect(left.length).toBeLessThan(found.length);
+						const back = applyEdit(applied.value.practice, applied.value.inverse);
+						expect(back.ok && back.value.practice).toEqual(practice);
+					}
+				}
+			});
+		});
+
+	test('lists what would stop the practice first', () => {
+		const order = find(faulty['over-time']()).map(({ severity }) => severity);
+		expect(order).toEqual(
+			order.toSorted((a, b) => 'stop warn hint'.indexOf(a) - 'stop warn hint'.indexOf(b))
+		);
+	});
+
+	test('finds nothing to say about an empty practice', () => {
+		expect(find({ ...demoPractice(), periods: [] })).toEqual([]);
+	});
+});

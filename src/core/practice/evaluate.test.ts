@@ -1,0 +1,143 @@
+import { describe, expect, test } from 'vitest';
+import { simulate } from '../drill';
+import { demoContext, demoPractice } from '../testing/demo';
+import {
+	applyEdit,
+	evaluate,
+	intervalAt,
+	laidCopies,
+	resizePeriods,
+	splitIntoStations,
+	standingsAt,
+	suggestStations,
+	type Track
+} from '.';
+
+const context = demoContext();
+const practice = demoPractice();
+const evaluation = evaluate(practice, context);
+
+function expectWhole(track: Track, seconds: number) {
+	let at = 0;
+	for (const { fromSecond, toSecond } of track) {
+		expect(fromSecond).toBeCloseTo(at, 5);
+		expect(toSecond).toBeGreaterThan(fromSecond);
+		at = toSecond;
+	}
+	expect(at).toBeCloseTo(seconds, 5);
+}
+
+describe('evaluate', () => {
+	test('gives everyone a track without gaps or overlaps over the whole practice', () => {
+		expect(evaluation.seconds).toBe(90 * 60);
+		expect([...evaluation.players.keys()]).toEqual(practice.expected);
+		for (const track of evaluation.players.values()) expectWhole(track, 90 * 60);
+		for (const track of evaluation.adults.values()) expectWhole(track, 90 * 60);
+	});
+
+	test('counts what a simulation of the same time counts', () => {
+		const played = evaluation.runs.find(({ run }) => run.block.id === 'press');
+		if (!played?.run.drill) throw new Error('no run');
+		const { run, playsFrom, sums } = played;
+		const alone = simulate({
+			drill: played.run.drill,
+			players: [...run.players],
+			minutes: (run.toSecond - playsFrom) / 60,
+			stopShare: run.block.stopShare
+		});
+		if (!alone.ok) throw new Error(alone.failure.message);
+		alone.value.perPlayer.forEach((player, k) => {
+			expect(sums[k].reps).toBe(player.reps);
+			expect(sums[k].activeSeconds).toBeCloseTo(player.activeSeconds, 6);
+			expect(sums[k].waitSeconds).toBeCloseTo(player.waitSeconds, 6);
+		});
+	});
+
+	test('shows on the tracks what the figures say', () => {
+		for (const { player, seconds } of evaluation.figures.players) {
+			const track = evaluation.players.get(player) as Track;
+			const sums = evaluation.runs.flatMap((played) =>
+				played.sums.filter((sum) => sum.player === player)
+			);
+			const total = (key: 'activeSeconds' | 'helpSeconds' | 'waitSeconds') =>
+				sums.reduce((sum, each) => sum + each[key], 0);
+			expect(seconds.active).toBeCloseTo(total('activeSeconds'), 4);
+			expect(seconds.help).toBeCloseTo(total('helpSeconds'), 4);
+			expect(seconds.wait).toBeCloseTo(total('waitSeconds'), 4);
+			expect(track.some(({ state }) => state === 'water')).toBe(true);
+		}
+	});
+
+	test('is the same whether it remembers an earlier evaluation or not', () => {
+		const edit = resizePeriods(practice, new Map([['squares', 14]]));
+		const applied = applyEdit(practice, edit);
+		if (!applied.ok) throw new Error(applied.failure);
+		const fresh = evaluate(applied.value.practice, context);
+		const remembered = evaluate(applied.value.practice, context, evaluation);
+		expect(remembered).toEqual(fresh);
+	});
+
+	test('leaves out who does not come, and says so of nobody twice', () => {
+		const [gone] = practice.expected;
+		const without = evaluate({ ...practice, expected: practice.expected.slice(1) }, context);
+		expect(without.players.has(gone)).toBe(false);
+		expect(without.runs.every(({ run }) => !run.players.includes(gone))).toBe(true);
+		expect(evaluation.playerClashes).toEqual([]);
+	});
+});
+
+test('a split into stations steps every group through every station', () => {
+	const period = practice.periods[1];
+	const first = [context.shelf.find(({ id }) => id === 'channel-duel')].flatMap(
+		(drill) => drill ?? []
+	);
+	const wishes = suggestStations(
+		{ practice, context },
+		{ first, count: 4, players: 6, minutes: 7 }
+	);
+	expect(wishes).toHaveLength(4);
+	expect(new Set(wishes.map(({ zoneId }) => zoneId)).size).toBe(4);
+	const edit = splitIntoStations(
+		{ practice, context },
+		{ period: { ...period, minutes: 30 }, wishes, sizes: [6, 6, 5, 5], moveSeconds: 30 }
+	);
+	const applied = applyEdit(practice, edit);
+	if (!applied.ok) throw new Error(applied.failure);
+	const { runs } = evaluate(applied.value.practice, context);
+	const stations = runs.filter(({ run }) => run.period.id === period.id);
+	expect(stations).toHaveLength(16);
+	for (const group of edit.groups ?? [])
+		expect(
+			stations
+				.filter(({ run }) => run.groups[0].id === group.id)
+				.map(({ run }) => run.lane.id)
+				.sort()
+		).toEqual(edit.lanes.map(({ id }) => id).sort());
+});
+
+describe('where everyone stands', () => {
+	test('is on a spot of the copy, in its line or with the others, and on the ground when busy', () => {
+		for (const second of [0, 700, 1500, 2260, 2320, 3600, 5000, 5399]) {
+			const standings = standingsAt(evaluation, second);
+			expect(standings.map(({ person }) => person)).toEqual(practice.expected);
+			for (const { person, state, x, y, zone } of standings) {
+				expect(intervalAt(evaluation.players.get(person) as Track, second)?.state).toBe(state);
+				const at = context.zoneById.get(zone ?? '');
+				if (!at || state !== 'active') continue;
+				expect(x).toBeGreaterThanOrEqual(at.x - 1);
+				expect(x).toBeLessThanOrEqual(at.x + at.length + 1);
+				expect(y).toBeGreaterThanOrEqual(at.y - 1);
+			}
+		}
+	});
+
+	test('lays every running copy inside its zone', () => {
+		const copies = laidCopies(evaluation, 1500);
+		expect(copies.length).toBe(5);
+		for (const { zone, corner, size } of copies) {
+			expect(corner.x).toBeGreaterThanOrEqual(zone.x - 0.01);
+			expect(corner.x + size.length).toBeLessThanOrEqual(zone.x + zone.length + 0.01);
+			expect(corner.y + size.width).toBeLessThanOrEqual(zone.y + zone.width + 0.01);
+		}
+	});
+});
