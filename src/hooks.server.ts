@@ -13,6 +13,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const { allowedHosts } = await useConfig();
 	const hosts = dev ? new Set([event.request.headers.get('host') ?? '']) : allowedHosts;
 	const refusal = refusalOf({ request: event.request, routeId: event.route.id }, hosts);
+	// What was sent is read to its end first: a sender cut off in the middle sees no answer.
+	if (refusal) await event.request.arrayBuffer().catch(() => null);
 	const response = refusal
 		? new Response(refusal.message, { status: refusal.status })
 		: await resolve(event);

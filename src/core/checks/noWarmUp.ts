@@ -1,4 +1,4 @@
-import { resizePeriods, type Edit, type Evaluation } from '../practice';
+import { setMinutes, type Edit, type Evaluation } from '../practice';
 import type { Rule } from './finding';
 import { warmUpPeriod } from './fixes';
 
@@ -37,7 +37,7 @@ function warmUpFix(evaluation: Evaluation, needed: number, hardPeriod: string): 
 			type: 'all',
 			edits: [
 				{ type: 'move-period', period: own.id, after: null },
-				resizePeriods(practice, new Map([[own.id, Math.max(needed, own.minutes)]]))
+				...setMinutes(practice, own.id, Math.max(needed, own.minutes)).edits
 			]
 		};
 	const period = warmUpPeriod(evaluation, needed);

@@ -1,4 +1,4 @@
-import { resizePeriods, type Edit } from '../practice';
+import { setMinutes, type Edit } from '../practice';
 import { slotBounds } from '../sizing';
 import type { Finding, Rule } from './finding';
 
@@ -17,7 +17,7 @@ export const slotLength: Rule = ({ practice, windows, context }) => {
 		const whole = minutesFor(wanted, slots.length, period.moveSeconds ?? 0);
 		// Rounding up must not step over the longest slot.
 		const inside = minutes < bounds.least ? whole : whole - 1;
-		const resize: Edit = resizePeriods(practice, new Map([[period.id, Math.min(600, inside)]]));
+		const resize: Edit = setMinutes(practice, period.id, Math.min(600, inside));
 		return [
 			{
 				code: 'slot-length',

@@ -1,4 +1,4 @@
-import { resizePeriods } from '../practice';
+import { setMinutes } from '../practice';
 import type { Finding, Rule } from './finding';
 
 /** A talk is longer than players listen. */
@@ -12,7 +12,7 @@ export const talkLong: Rule = ({ practice, context, windows }) =>
 				severity: 'warn',
 				at: { period: period.id, fromSecond: windows[index].fromSecond },
 				values: { minutes: period.minutes, limit: most },
-				fixes: [resizePeriods(practice, new Map([[period.id, most]]))]
+				fixes: [setMinutes(practice, period.id, most)]
 			}
 		];
 	});

@@ -18,7 +18,7 @@ export { spreadOf, type BlockFigures, type Figures, type PlayerFigures } from '.
 export { blocksOf, findBlock, findPeriod, idsIn, type Found } from './find';
 export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';
-export { fitted, fitToTime, plannedMinutes, resizePeriods } from './resize';
+export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
 export { overlap, roomFor, zonesOfLane, type Room } from './room';
 export {
 	isStation,

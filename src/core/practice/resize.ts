@@ -45,6 +45,23 @@ export function resizePeriods(
 	};
 }
 
+/**
+ * The edit of a coach who says how long a period is to be: its minutes, and with them what is ideal,
+ * so that fitting keeps to it. The range widens where it must. The period must be there.
+ */
+export function setMinutes(practice: Practice, id: string, minutes: number): EditOf<'all'> {
+	const period = practice.periods.find((each) => each.id === id);
+	const least = Math.min(period?.min ?? minutes, minutes);
+	const most = Math.max(period?.max ?? minutes, minutes);
+	return {
+		type: 'all',
+		edits: [
+			resizePeriods(practice, new Map([[id, minutes]])),
+			{ type: 'set-period', period: id, set: { min: least, ideal: minutes, max: most } }
+		]
+	};
+}
+
 /** Minutes of the periods when the practice is fitted; locked ones keep theirs. Fails as `fit` does. */
 export function fitted(practice: Practice): Outcome<FitOutput> {
 	return fit({

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
-	import { findBlock, resizePeriods, type Edit } from '$core/practice';
+	import { findBlock, setMinutes, type Edit } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import BlockPanel from './BlockPanel.svelte';
@@ -24,10 +24,10 @@
 	const index = $derived(periods.findIndex(({ id }) => id === period.id));
 	const canSplit = $derived(['together', 'stations', 'units', 'warm-up'].includes(period.kind));
 
-	function setMinutes(minutes: number | null) {
+	function resize(minutes: number | null) {
 		if (minutes === null || !Number.isInteger(minutes) || minutes < 1 || minutes > 600) return;
 		if (minutes === period.minutes) return;
-		onapply(resizePeriods(editor.practice, new Map([[period.id, minutes]])));
+		onapply(setMinutes(editor.practice, period.id, minutes));
 	}
 	function moveBy(step: 1 | -1) {
 		const after = step < 0 ? periods[index - 2]?.id : periods[index + 1]?.id;
@@ -54,7 +54,7 @@
 				min={1}
 				max={600}
 				value={period.minutes}
-				on:change={(event) => setMinutes(event.detail)}
+				on:change={(event) => resize(event.detail)}
 			/>
 			<div class="moves">
 				<Button kind="ghost" size="small" disabled={index <= 0} on:click={() => moveBy(-1)}

@@ -1,6 +1,6 @@
 import type { BoardView } from '$lib/state/boardView.svelte';
 import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-import { fitToTime, resizePeriods, type Edit } from '$core/practice';
+import { fitToTime, setMinutes, type Edit } from '$core/practice';
 import { isTyping } from './keys';
 
 /** What the board offers to its keys. */
@@ -14,7 +14,7 @@ function resizeSelected({ editor, view, apply }: BoardActions, step: number): vo
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
 	const minutes = (period?.minutes ?? 0) + step;
 	if (period && minutes >= 1 && minutes <= 600)
-		apply(resizePeriods(editor.practice, new Map([[period.id, minutes]])));
+		apply(setMinutes(editor.practice, period.id, minutes));
 }
 
 function moveSelected({ editor, view, apply }: BoardActions, step: 1 | -1): void {

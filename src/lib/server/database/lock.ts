@@ -91,6 +91,7 @@ export function lockDirectory(directory: string): () => void {
 	for (let attempt = 0; attempt < 3; attempt += 1) {
 		if (claim(path, own)) {
 			const release = () => {
+				process.off('exit', release);
 				if (parseHolder(read(path))?.token === own.token) rmSync(path, { force: true });
 			};
 			process.once('exit', release);

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { Clock, closed, Day, Id, Minutes, Name } from '$core/model/fields';
+import { Clock, closed, Day, Id, Minutes, Name, isDay } from '$core/model/fields';
 import type { Practice } from '$core/model/practice';
 import { fail, ok, type Result } from '$core/base';
 import type { Misfit } from '../../../doors';
@@ -21,20 +21,14 @@ export const NewPractice = Type.Object(
 );
 export type NewPractice = Static<typeof NewPractice>;
 
-/** Whether a day is in the calendar: the 30th of February has the form of a day and is none. */
-function isDay(day: string): boolean {
-	const date = new Date(`${day}T00:00:00Z`);
-	return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(day);
-}
-
 /** Stores a new empty practice of a team; a misfit names the field at fault. */
 export async function createPractice(
 	db: Db,
 	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewPractice }
 ): Promise<Result<Practice, Misfit>> {
+	if (!isDay(wanted.date)) return fail({ path: 'date', message: 'is not a day of the calendar' });
 	const surroundings = await loadSurroundings(db, teamId, wanted.date);
 	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
-	if (!isDay(wanted.date)) return fail({ path: 'date', message: 'is not a day of the calendar' });
 	const { team, season, players, adults } = surroundings;
 	for (const [key, people] of [
 		['expected', players],

@@ -1,4 +1,5 @@
 import { applyEdit, evaluate, toContext, type EditFailure, type SentEdit } from '$core/practice';
+import { isDay } from '$core/model/fields';
 import { Practice } from '$core/model/practice';
 import { ledgerRows } from '$core/season';
 import { assertNever, fail, ok, type Result } from '$core/base';
@@ -44,7 +45,10 @@ function replay(practice: Practice, edits: readonly SentEdit[]): Result<Practice
 		current = applied.value.practice;
 	}
 	const read = readShape(Practice, current);
-	return read.ok ? ok(current) : fail({ reason: 'misfit', misfit: read.failure });
+	if (!read.ok) return fail({ reason: 'misfit', misfit: read.failure });
+	if (isDay(current.date)) return ok(current);
+	const misfit = { path: 'edits.set.date', message: 'is not a day of the calendar' };
+	return fail({ reason: 'misfit', misfit });
 }
 
 /** Writes the planned ledger rows of a practice as it stands. */

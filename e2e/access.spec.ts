@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test, TUESDAY } from './fixtures';
+
+/** No violation that axe calls serious or critical. */
+async function expectAccessible(page: Page) {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+	expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual(
+		[]
+	);
+}
+
+/** Opens a state of a screen that axe is to look at. */
+const screens: [string, string, (page: Page) => Promise<void>][] = [
+	['practices', '/saltmarsh/practices', async () => {}],
+	['new practice', '/saltmarsh/practices/new', async () => {}],
+	['board', TUESDAY, async () => {}],
+	['board with a period', TUESDAY, async (page) => page.locator('.block').nth(2).click()],
+	[
+		'board as a table',
+		TUESDAY,
+		async (page) => page.getByRole('button', { name: 'As a table' }).click()
+	],
+	[
+		'stations',
+		TUESDAY,
+		async (page) => {
+			await page.locator('.block').nth(2).click();
+			await page.keyboard.press('s');
+			await expect(page.getByRole('dialog')).toBeVisible();
+		}
+	],
+	['people', TUESDAY, async (page) => page.getByRole('button', { name: 'players here' }).click()],
+	['keys', TUESDAY, async (page) => page.getByRole('button', { name: 'Keys' }).click()],
+	['sheet', `${TUESDAY}/paper`, async () => {}]
+];
+
+test('every screen passes axe, wide and narrow', async ({ page, server }) => {
+	for (const [name, path, open] of screens)
+		for (const width of [1280, 390])
+			await test.step(`${name} at ${width}`, async () => {
+				await page.setViewportSize({ width, height: 844 });
+				await page.goto(`${server.url}${path}`);
+				await open(page);
+				await page.waitForTimeout(300);
+				await expectAccessible(page);
+				const isWider = await page.evaluate(
+					() => document.documentElement.scrollWidth > innerWidth + 1
+				);
+				expect(isWider, `${name} scrolls sideways at ${width}`).toBe(false);
+			});
+});
+
+test('the board works by keyboard alone', async ({ page, server }) => {
+	await page.goto(`${server.url}${TUESDAY}`);
+	await page.keyboard.press('/');
+	await page.keyboard.type('rebound');
+	await expect(page.getByRole('region', { name: 'Shelf' }).getByRole('listitem')).toHaveCount(1);
+	await page
+		.getByRole('region', { name: 'Shelf' })
+		.getByRole('button', { name: /^Rebound rally/ })
+		.focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('heading', { name: 'Rebound rally' })).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('j');
+	await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+	await page.keyboard.press('Alt+ArrowDown');
+	await expect(page.getByText(/is hard work|To mend/).first()).toBeVisible();
+	await page.keyboard.press('Control+z');
+	await page.keyboard.press('Control+z');
+	await expect(page.getByText('To mend: 3')).toBeVisible();
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog')).toContainText('now-line a minute back, forward');
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toBeHidden();
+});

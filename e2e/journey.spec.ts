@@ -1,0 +1,211 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { expect, figure, saved, test, TUESDAY } from './fixtures';
+import { startServer } from './server';
+
+test.describe('Tuesday of week 6', () => {
+	test.beforeEach(async ({ page, server }) => {
+		await page.goto(server.url);
+		await page.getByRole('link', { name: 'Tuesday 6 April' }).click();
+		await expect(page.getByRole('heading', { name: 'Tuesday 6 April' })).toBeVisible();
+	});
+
+	test('shows tape, field, strip, findings and figures on one screen without scrolling', async ({
+		page
+	}) => {
+		for (const name of ['Tape', 'Who does what', 'To mend', 'Shelf'])
+			await expect(page.getByRole('region', { name, exact: true })).toBeInViewport({ ratio: 0.95 });
+		await expect(page.getByRole('img', { name: /The ground with 22 players/ })).toBeInViewport({
+			ratio: 1
+		});
+		expect(await figure(page, 'of the time busy')).toMatch(/^\d+ %$/);
+		expect(await figure(page, 'turns each')).toMatch(/^\d+$/);
+		const scrolls = await page.evaluate(() => document.documentElement.scrollHeight > innerHeight);
+		expect(scrolls).toBe(false);
+	});
+
+	test('moves the now-line: the field shows the players on the spots of their drills', async ({
+		page
+	}) => {
+		await page.getByRole('slider', { name: 'Now-line' }).fill('2320');
+		await expect(page.getByRole('heading', { name: 'Ground at 19:08' })).toBeVisible();
+		const states = await page.locator('.token title').allTextContents();
+		expect(states).toHaveLength(22);
+		expect(
+			states.filter((state) => /: (active|help|wait), \w+/.test(state)).length
+		).toBeGreaterThan(10);
+		const places = () =>
+			page
+				.locator('.token')
+				.evaluateAll((list) => list.map((token) => token.getAttribute('style')));
+		const before = await places();
+		await page.keyboard.press('Tab');
+		await page.keyboard.press('.');
+		await expect(page.getByRole('heading', { name: 'Ground at 19:09' })).toBeVisible();
+		expect(await places()).not.toEqual(before);
+	});
+
+	test('mends what is found with one press, and takes it back', async ({ page }) => {
+		await expect(page.getByRole('heading', { name: 'To mend: 3' })).toBeVisible();
+		await page.getByRole('button', { name: 'Move Turn and switch to zone E' }).click();
+		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
+		await expect(page.getByRole('heading', { name: 'To mend: 2' })).toBeVisible();
+		await page.keyboard.press('u');
+		await expect(page.getByText('Zone D holds Three-lane break')).toBeVisible();
+		await page.keyboard.press('Shift+U');
+		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
+	});
+
+	test('says the strip as a table too', async ({ page }) => {
+		await page.getByRole('button', { name: 'As a table' }).click();
+		const table = page.getByRole('region', { name: 'Players in numbers' });
+		await expect(table.getByRole('row')).toHaveCount(23);
+		await expect(table.getByRole('row', { name: /Keziah Stainmoor/ })).toContainText('%');
+	});
+
+	test('prints on one page of A4', async ({ page }, info) => {
+		await page.getByRole('link', { name: 'Print' }).click();
+		const sheet = page.getByRole('article');
+		for (const words of [
+			'Channel duel',
+			'Go past on the side',
+			'Groups in Four stations',
+			'whistle at 18:59'
+		])
+			await expect(sheet).toContainText(words);
+		const file = info.outputPath('sheet.pdf');
+		await page.pdf({ path: file, preferCSSPageSize: true });
+		const pages = readFileSync(file, 'latin1').match(/\/Type\s*\/Page[^s]/g) ?? [];
+		expect(pages).toHaveLength(1);
+	});
+});
+
+test('a coach builds a practice from nothing, and finds it again after a reload and a kill', async ({
+	page,
+	server
+}) => {
+	await page.goto(`${server.url}/saltmarsh/practices`);
+	await page.getByRole('link', { name: 'New practice' }).click();
+	await page.getByLabel('Date').fill('2027-04-08');
+	await page.getByLabel('Minutes', { exact: true }).fill('60');
+	await page.getByText('15 Pia Hessle').click();
+	await page.getByText('Odo Brandreth, keeper coach').click();
+	await page.getByRole('button', { name: 'Make the practice' }).click();
+
+	await expect(page.getByRole('heading', { name: 'Thursday 8 April' })).toBeVisible();
+	expect(await figure(page, 'players here')).toBe('23 of 24');
+	expect(await figure(page, 'adults')).toBe('6');
+	await expect(page.getByText('This practice is empty')).toBeVisible();
+	const shelf = page.getByRole('region', { name: 'Shelf' });
+	const tape = page.getByRole('region', { name: 'Tape' });
+	await expect(shelf.getByRole('listitem')).toHaveCount(20);
+
+	// A hard drill alone is warned about; the fix puts a warm-up in front.
+	await shelf.getByRole('button', { name: /^Channel duel/ }).click();
+	await expect(page.getByText(/is hard work .* after 0 minutes of warm-up/)).toBeVisible();
+	await page.getByRole('button', { name: /^Add Tide lines|^Add Buoy tag/ }).click();
+	await expect(page.getByText(/is hard work/)).toBeHidden();
+
+	// Minutes by keys, the order by buttons, and taking a period out again.
+	await page.getByRole('button', { name: 'Channel duel, 10 minutes' }).focus();
+	for (let k = 0; k < 20; k += 1) await page.keyboard.press(']');
+	expect(await figure(page, 'minutes planned')).toBe('38 of 60');
+	await page
+		.getByRole('region', { name: 'Selected period' })
+		.getByRole('button', { name: 'Earlier' })
+		.click();
+	await expect(page.getByText(/is hard work/)).toBeVisible();
+	await page
+		.getByRole('region', { name: 'Selected period' })
+		.getByRole('button', { name: 'Later' })
+		.click();
+	await expect(page.getByText(/is hard work/)).toBeHidden();
+
+	// Sizes with their reasons, then stations.
+	const sizes = page.getByRole('region', { name: 'Selected period' }).getByRole('listitem');
+	await expect(sizes.first()).toContainText(/groups of 23, the drill takes 4 to 9/);
+	await page.getByRole('button', { name: 'Split into stations' }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('Stations', { exact: true }).fill('4');
+	await expect(dialog.getByRole('combobox', { name: 'Station 4' })).toBeVisible();
+	await dialog.getByRole('button', { name: 'Split into 4 stations' }).click();
+	await expect(dialog).toBeHidden();
+	const bibs = tape
+		.locator('.block')
+		.filter({ hasText: 'Channel duel' })
+		.getByRole('img', { name: /^bib/, includeHidden: true });
+	await expect(bibs).toHaveCount(4);
+	const letters = await bibs.evaluateAll((list) =>
+		list.map((bib) => bib.getAttribute('aria-label'))
+	);
+	expect(new Set(letters).size).toBe(4);
+
+	// Water, a game that is too long for the time, and the fit.
+	await page.keyboard.press('Escape');
+	await shelf.getByRole('button', { name: '+ Water' }).click();
+	await page.getByRole('button', { name: 'Shelf', exact: true }).click();
+	await shelf.getByRole('button', { name: /^Eight a side/ }).click();
+	for (let k = 0; k < 15; k += 1) await page.keyboard.press(']');
+	await expect(page.getByText(/over the 60 there are/)).toBeVisible();
+	await page.getByRole('button', { name: /^Fit / }).click();
+	expect(await figure(page, 'minutes planned')).toBe('60 of 60');
+	await page.keyboard.press('k');
+	await page.keyboard.press('Delete');
+	await expect(page.getByRole('button', { name: 'Water, 2 minutes' })).toBeHidden();
+
+	// Move a station to another zone by its list.
+	await tape.getByRole('button', { name: /^Channel duel:/ }).click();
+	await page.getByLabel('Zone', { exact: true }).selectOption({ label: 'F: holds 1' });
+	await saved(page);
+
+	const blocks = () =>
+		tape
+			.locator('.block')
+			.evaluateAll((list) => list.map((block) => block.getAttribute('aria-label')));
+	const built = await blocks();
+	const planned = await figure(page, 'minutes planned');
+	await page.reload();
+	expect(await blocks()).toEqual(built);
+	await server.stop('SIGKILL');
+	const again = await startServer(server.directory, server.port);
+	try {
+		await page.reload();
+		expect(await blocks()).toEqual(built);
+		expect(await figure(page, 'minutes planned')).toBe(planned);
+	} finally {
+		await again.stop('SIGKILL');
+	}
+});
+
+test('edits made while the server is away are kept over a reload and sent when it is back', async ({
+	page,
+	server
+}) => {
+	await page.goto(`${server.url}${TUESDAY}`);
+	await page.keyboard.press('j');
+	await server.stop('SIGKILL');
+	await page.keyboard.press(']');
+	await expect(page.getByRole('status')).toContainText('the server is away');
+	expect(await figure(page, 'minutes planned')).toBe('91 of 90');
+	const again = await startServer(server.directory, server.port);
+	try {
+		await page.reload();
+		await saved(page);
+		await page.reload();
+		expect(await figure(page, 'minutes planned')).toBe('91 of 90');
+	} finally {
+		await again.stop('SIGKILL');
+	}
+});
+
+test('the command line answers on the built data formats', () => {
+	const input = JSON.stringify({
+		minutes: 20,
+		periods: [{ id: 'a', min: 5, ideal: 10, max: 15, rank: 'must' }]
+	});
+	const printed = execFileSync('npm', ['run', '-s', 'fieldplan', '--', 'fit', '-'], {
+		input,
+		encoding: 'utf8'
+	});
+	expect(JSON.parse(printed)).toEqual({ minutes: { a: 15 }, dropped: [], spare: 5 });
+});

@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+
+/** A running Field Plan of its own, on a data directory of its own. */
+export interface Server {
+	url: string;
+	port: number;
+	directory: string;
+	process: ChildProcess;
+	/** What it printed so far. */
+	printed(): string;
+	/** Ends it with a signal and waits until it is gone. Gives the exit code, null where it was killed. */
+	stop(signal?: NodeJS.Signals): Promise<number | null>;
+}
+
+/** A port that nothing listens on. */
+export async function freePort(): Promise<number> {
+	const probe = createServer().listen(0, '127.0.0.1');
+	await once(probe, 'listening');
+	const { port } = probe.address() as { port: number };
+	probe.close();
+	await once(probe, 'close');
+	return port;
+}
+
+/** Starts the built application and waits until it answers, or ends. */
+export async function startServer(directory: string, port?: number): Promise<Server> {
+	const at = port ?? (await freePort());
+	const child = spawn(process.execPath, ['build/index.js'], {
+		env: {
+			...process.env,
+			NODE_ENV: 'production',
+			HOST: '127.0.0.1',
+			PORT: String(at),
+			FIELDPLAN_DATA: directory,
+			BODY_SIZE_LIMIT: '1M'
+		}
+	});
+	let text = '';
+	child.stdout.on('data', (data) => (text += data));
+	child.stderr.on('data', (data) => (text += data));
+	const gone = once(child, 'exit');
+	const url = `http://localhost:${at}`;
+	for (let tries = 0; tries < 600 && child.exitCode === null; tries += 1) {
+		const answer = await fetch(`${url}/health`).catch(() => null);
+		if (answer?.ok) break;
+		await new Promise((resolve) => setTimeout(resolve, 100));
+	}
+	return {
+		url,
+		port: at,
+		directory,
+		process: child,
+		printed: () => text,
+		async stop(signal = 'SIGTERM') {
+			if (child.exitCode === null && child.signalCode === null) {
+				child.kill(signal);
+				await gone;
+			}
+			return child.exitCode;
+		}
+	};
+}

@@ -1,0 +1,26 @@
+import { readFile } from 'node:fs/promises';
+import { PGlite } from '@electric-sql/pglite';
+import { inject } from 'vitest';
+import type { Db } from '../src/lib/server/database';
+import { seedDemo } from '../src/lib/server/usecases/seedDemo';
+
+const holder = globalThis as { testDb?: Promise<PGlite> };
+
+async function load(): Promise<PGlite> {
+	return PGlite.create({ loadDataDir: new Blob([await readFile(inject('databaseTemplate'))]) });
+}
+
+/** The test database of this process, filled with the demo and nothing else. */
+export async function demoDb(): Promise<Db> {
+	const db = await (holder.testDb ??= load());
+	await db.exec('truncate team cascade');
+	await seedDemo(db);
+	return db;
+}
+
+/** Fills an empty directory with the files of a database at the newest schema. */
+export async function databaseFiles(directory: string): Promise<void> {
+	const template = new Blob([await readFile(inject('databaseTemplate'))]);
+	const db = await PGlite.create({ dataDir: directory, loadDataDir: template });
+	await db.close();
+}
