@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, test, TUESDAY } from './fixtures';
+import { expect, open, test, TUESDAY } from './fixtures';
 
 /** No violation that axe calls serious or critical. */
 async function expectAccessible(page: Page) {
@@ -36,24 +36,29 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['sheet', `${TUESDAY}/paper`, async () => {}]
 ];
 
-test('every screen passes axe, wide and narrow', async ({ page, server }) => {
-	for (const [name, path, open] of screens)
-		for (const width of [1280, 390])
-			await test.step(`${name} at ${width}`, async () => {
-				await page.setViewportSize({ width, height: 844 });
-				await page.goto(`${server.url}${path}`);
-				await open(page);
+for (const width of [1280, 390])
+	test(`every screen passes axe and does not scroll sideways at ${width}`, async ({
+		page,
+		server
+	}) => {
+		test.setTimeout(240_000);
+		await page.setViewportSize({ width, height: 844 });
+		for (const [name, path, reach] of screens)
+			await test.step(name, async () => {
+				await open(page, `${server.url}${path}`);
+				await reach(page);
+				// Carbon's dialogs fade in: colours are not theirs before.
 				await page.waitForTimeout(300);
 				await expectAccessible(page);
 				const isWider = await page.evaluate(
 					() => document.documentElement.scrollWidth > innerWidth + 1
 				);
-				expect(isWider, `${name} scrolls sideways at ${width}`).toBe(false);
+				expect(isWider, `${name} scrolls sideways`).toBe(false);
 			});
-});
+	});
 
 test('the board works by keyboard alone', async ({ page, server }) => {
-	await page.goto(`${server.url}${TUESDAY}`);
+	await open(page, `${server.url}${TUESDAY}`);
 	await page.keyboard.press('/');
 	await page.keyboard.type('rebound');
 	await expect(page.getByRole('region', { name: 'Shelf' }).getByRole('listitem')).toHaveCount(1);

@@ -42,6 +42,12 @@ export const test = base.extend<Fixtures>({
 
 export const { expect } = test;
 
+/** Opens a page, or loads the one that is open anew, and waits until it answers to keys and clicks. */
+export async function open(page: Page, url?: string): Promise<void> {
+	await (url === undefined ? page.reload() : page.goto(url));
+	await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+}
+
 /** Waits until everything on the board is stored. */
 export async function saved(page: Page): Promise<void> {
 	await expect(page.locator('[data-save="saved"]')).toBeVisible();

@@ -1,11 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, figure, saved, test, TUESDAY } from './fixtures';
+import { expect, figure, open, saved, test, TUESDAY } from './fixtures';
 import { startServer } from './server';
 
 test.describe('Tuesday of week 6', () => {
 	test.beforeEach(async ({ page, server }) => {
-		await page.goto(server.url);
+		await open(page, server.url);
 		await page.getByRole('link', { name: 'Tuesday 6 April' }).click();
 		await expect(page.getByRole('heading', { name: 'Tuesday 6 April' })).toBeVisible();
 	});
@@ -84,7 +84,7 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	page,
 	server
 }) => {
-	await page.goto(`${server.url}/saltmarsh/practices`);
+	await open(page, `${server.url}/saltmarsh/practices`);
 	await page.getByRole('link', { name: 'New practice' }).click();
 	await page.getByLabel('Date').fill('2027-04-08');
 	await page.getByLabel('Minutes', { exact: true }).fill('60');
@@ -164,12 +164,12 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 			.evaluateAll((list) => list.map((block) => block.getAttribute('aria-label')));
 	const built = await blocks();
 	const planned = await figure(page, 'minutes planned');
-	await page.reload();
+	await open(page);
 	expect(await blocks()).toEqual(built);
 	await server.stop('SIGKILL');
 	const again = await startServer(server.directory, server.port);
 	try {
-		await page.reload();
+		await open(page);
 		expect(await blocks()).toEqual(built);
 		expect(await figure(page, 'minutes planned')).toBe(planned);
 	} finally {
@@ -181,7 +181,7 @@ test('edits made while the server is away are kept over a reload and sent when i
 	page,
 	server
 }) => {
-	await page.goto(`${server.url}${TUESDAY}`);
+	await open(page, `${server.url}${TUESDAY}`);
 	await page.keyboard.press('j');
 	await server.stop('SIGKILL');
 	await page.keyboard.press(']');
@@ -189,9 +189,9 @@ test('edits made while the server is away are kept over a reload and sent when i
 	expect(await figure(page, 'minutes planned')).toBe('91 of 90');
 	const again = await startServer(server.directory, server.port);
 	try {
-		await page.reload();
+		await open(page);
 		await saved(page);
-		await page.reload();
+		await open(page);
 		expect(await figure(page, 'minutes planned')).toBe('91 of 90');
 	} finally {
 		await again.stop('SIGKILL');
