@@ -1,3 +1,4 @@
+import { assertNever } from '../base';
 import type { Spread } from '../drill';
 import type { Practice } from '../model/practice';
 import type { PlayedRun } from './playRun';
@@ -42,20 +43,46 @@ export function spreadOf(values: readonly number[]): Spread {
 	return { min: Math.min(...values), mean: sum / values.length, max: Math.max(...values) };
 }
 
-const noSeconds = (): Record<State, number> => ({
-	active: 0,
-	help: 0,
-	wait: 0,
-	listen: 0,
-	move: 0,
-	water: 0,
-	setup: 0,
-	off: 0
-});
+/** Seconds of a track by state. On the hot path: plain sums are several times as fast as keyed ones. */
+function secondsByState(track: Track): Record<State, number> {
+	let [active, help, wait, listen, move, water, setup, off] = [0, 0, 0, 0, 0, 0, 0, 0];
+	for (let index = 0; index < track.length; index += 1) {
+		const { state, fromSecond, toSecond } = track[index];
+		const seconds = toSecond - fromSecond;
+		switch (state) {
+			case 'active':
+				active += seconds;
+				break;
+			case 'wait':
+				wait += seconds;
+				break;
+			case 'help':
+				help += seconds;
+				break;
+			case 'listen':
+				listen += seconds;
+				break;
+			case 'move':
+				move += seconds;
+				break;
+			case 'water':
+				water += seconds;
+				break;
+			case 'setup':
+				setup += seconds;
+				break;
+			case 'off':
+				off += seconds;
+				break;
+			default:
+				assertNever(state);
+		}
+	}
+	return { active, help, wait, listen, move, water, setup, off };
+}
 
 function playerFigures(player: string, track: Track, turns: number): PlayerFigures {
-	const seconds = noSeconds();
-	for (const { state, fromSecond, toSecond } of track) seconds[state] += toSecond - fromSecond;
+	const seconds = secondsByState(track);
 	const whole = Object.values(seconds).reduce((sum, each) => sum + each, 0);
 	const busyShare = whole > 0 ? (seconds.active + seconds.help) / whole : 0;
 	return { player, turns, seconds, busyShare };

@@ -1,0 +1,72 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { startServer } from './server';
+
+const BOARD = '/saltmarsh/practices/2027-04-06';
+
+interface Shot {
+	file: string;
+	path: string;
+	width: number;
+	height: number;
+	/** Brings the page into the state that is to be seen. */
+	reach?: (page: Page) => Promise<void>;
+}
+
+const atMinute = (minute: number) => (page: Page) =>
+	page.getByRole('slider', { name: 'Now-line' }).fill(String(minute * 60));
+
+/** One current picture of each main view. */
+const SHOTS: readonly Shot[] = [
+	{ file: 'board', path: BOARD, width: 1280, height: 800, reach: atMinute(39) },
+	{ file: 'board-phone', path: BOARD, width: 390, height: 844, reach: atMinute(39) },
+	{
+		file: 'board-period',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await atMinute(15)(page);
+			await page.locator('.block').filter({ hasText: 'Two-touch squares' }).first().click();
+		}
+	},
+	{
+		file: 'stations',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await page.locator('.block').filter({ hasText: 'Channel duel' }).click();
+			await page.keyboard.press('s');
+			await page.getByRole('dialog').waitFor();
+			await page.waitForTimeout(400);
+		}
+	},
+	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
+	{ file: 'new-practice', path: '/saltmarsh/practices/new', width: 1280, height: 800 },
+	{ file: 'sheet', path: `${BOARD}/paper`, width: 900, height: 1100 }
+];
+
+const directory = mkdtempSync(join(tmpdir(), 'fieldplan-pictures-'));
+const server = await startServer(directory);
+const browser = await chromium.launch({
+	executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+});
+try {
+	for (const { file, path, width, height, reach } of SHOTS) {
+		const page = await browser.newPage({ viewport: { width, height }, reducedMotion: 'reduce' });
+		await page.goto(`${server.url}${path}`);
+		await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+		await reach?.(page);
+		await page.screenshot({ path: `docs/screenshots/${file}.png` });
+		await page.close();
+		console.log(`docs/screenshots/${file}.png`);
+	}
+} finally {
+	await browser.close();
+	await server.stop();
+	rmSync(directory, { recursive: true, force: true });
+}

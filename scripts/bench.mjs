@@ -1,0 +1,10 @@
+// Measures what the project promises about speed and prints each figure with its bound.
+import { build, checkNode, install, ROOT, run } from './lib.mjs';
+
+checkNode();
+process.chdir(ROOT);
+install();
+build();
+run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', 'scripts/bench/engine.ts']);
+run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', 'scripts/bench/application.ts']);
+run('node', ['scripts/sizes.mjs']);

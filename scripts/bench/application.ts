@@ -1,0 +1,80 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { freePort, startServer } from '../../e2e/server';
+import { report } from './report';
+
+const BOARD = '/saltmarsh/practices/2027-04-06';
+const COLD_STARTS = 5;
+const CHANGES = 60;
+
+/** Milliseconds from the start command to the first answer of the board's page, on data that is there. */
+async function coldStart(directory: string): Promise<number> {
+	const port = await freePort();
+	const start = performance.now();
+	const child = spawn(process.execPath, ['scripts/start.mjs'], {
+		env: { ...process.env, FIELDPLAN_DATA: directory, PORT: String(port) },
+		stdio: 'ignore'
+	});
+	for (;;) {
+		const answer = await fetch(`http://localhost:${port}${BOARD}`).catch(() => null);
+		if (answer?.ok) break;
+		await new Promise((resolve) => setTimeout(resolve, 10));
+	}
+	const milliseconds = performance.now() - start;
+	child.kill('SIGTERM');
+	await new Promise((resolve) => child.once('exit', resolve));
+	return milliseconds;
+}
+
+/** Milliseconds from a key that changes a period's minutes until everything is drawn and laid out anew. */
+async function changes(page: Page): Promise<number[]> {
+	await page.keyboard.press('j');
+	return page.evaluate(async (times) => {
+		const taken: number[] = [];
+		for (let k = 0; k < times; k += 1) {
+			const start = performance.now();
+			const key = k % 2 === 0 ? ']' : '[';
+			window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+			// Everything is drawn in a microtask after the change; reading a size lays the page out.
+			await Promise.resolve();
+			await new Promise((resolve) => queueMicrotask(() => resolve(null)));
+			document.body.getBoundingClientRect();
+			taken.push(performance.now() - start);
+			await new Promise((resolve) => setTimeout(resolve, 60));
+		}
+		return taken;
+	}, CHANGES);
+}
+
+const directory = mkdtempSync(join(tmpdir(), 'fieldplan-bench-'));
+try {
+	const server = await startServer(directory);
+	const browser = await chromium.launch({
+		executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
+		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+	});
+	const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	await page.goto(`${server.url}${BOARD}`);
+	await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+	report({
+		name: 'one change on the board until all of it is right (demo, first period: every run moves)',
+		milliseconds: await changes(page),
+		bound: 50,
+		of: '95th'
+	});
+	await browser.close();
+	await server.stop();
+	const starts: number[] = [];
+	for (let k = 0; k < COLD_STARTS; k += 1) starts.push(await coldStart(directory));
+	report({
+		name: 'cold start on existing data until the board answers',
+		milliseconds: starts,
+		bound: 3000,
+		of: 'median'
+	});
+} finally {
+	rmSync(directory, { recursive: true, force: true });
+}

@@ -1,0 +1,33 @@
+/** Times of one thing in milliseconds, and the bound that it is to keep. */
+export interface Measure {
+	name: string;
+	milliseconds: readonly number[];
+	bound: number;
+	/** Which figure the bound is of. */
+	of: 'median' | '95th';
+}
+
+function quantile(sorted: readonly number[], share: number): number {
+	return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)];
+}
+
+/** Prints median and 95th percentile of a measure, its bound, and whether it is met. */
+export function report({ name, milliseconds, bound, of }: Measure): void {
+	const sorted = milliseconds.toSorted((a, b) => a - b);
+	const figures = { median: quantile(sorted, 0.5), '95th': quantile(sorted, 0.95) };
+	const verdict = figures[of] <= bound ? 'MET' : 'MISSED';
+	const shown = `median ${figures.median.toFixed(1)} ms, 95th ${figures['95th'].toFixed(1)} ms`;
+	console.log(
+		`${name}: ${shown} (n = ${sorted.length}); bound ${bound} ms for the ${of}, ${verdict}`
+	);
+}
+
+/** Times of `run`, `times` over, after some runs that warm up. */
+export function time(run: () => void, times: number): number[] {
+	for (let k = 0; k < 10; k += 1) run();
+	return Array.from({ length: times }, () => {
+		const start = performance.now();
+		run();
+		return performance.now() - start;
+	});
+}
