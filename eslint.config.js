@@ -22,7 +22,10 @@ export default ts.config(
 		languageOptions: { globals: { ...globals.browser, ...globals.node } },
 		rules: {
 			'no-undef': 'off',
-			'@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_' }],
+			'@typescript-eslint/no-unused-vars': [
+				'error',
+				{ varsIgnorePattern: '^_', ignoreRestSiblings: true }
+			],
 			// Links of ours are plain paths: the application is served at the root.
 			'svelte/no-navigation-without-resolve': 'off'
 		}

@@ -21,7 +21,7 @@ const atMinute = (minute: number) => (page: Page) =>
 /** One current picture of each main view. */
 const SHOTS: readonly Shot[] = [
 	{ file: 'board', path: BOARD, width: 1280, height: 800, reach: atMinute(39) },
-	{ file: 'board-phone', path: BOARD, width: 390, height: 844, reach: atMinute(39) },
+	{ file: 'board-phone', path: BOARD, width: 390, height: 844 },
 	{
 		file: 'board-period',
 		path: BOARD,

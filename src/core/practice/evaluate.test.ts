@@ -9,6 +9,7 @@ import {
 	resizePeriods,
 	splitIntoStations,
 	standingsAt,
+	stationPlayers,
 	suggestStations,
 	type Track
 } from '.';
@@ -93,7 +94,7 @@ test('a split into stations steps every group through every station', () => {
 	);
 	const wishes = suggestStations(
 		{ practice, context },
-		{ first, count: 4, players: 6, minutes: 7 }
+		{ first, beside: [], count: 4, players: 6, minutes: 7 }
 	);
 	expect(wishes).toHaveLength(4);
 	expect(new Set(wishes.map(({ zoneId }) => zoneId)).size).toBe(4);
@@ -113,6 +114,28 @@ test('a split into stations steps every group through every station', () => {
 				.map(({ run }) => run.lane.id)
 				.sort()
 		).toEqual(edit.lanes.map(({ id }) => id).sort());
+});
+
+test('changing the stations keeps the lane beside them and what was set in a block', () => {
+	const period = practice.periods[3];
+	const duel = context.shelf.find(({ id }) => id === 'channel-duel');
+	const from = period.lanes[0].blocks[0];
+	if (!duel) throw new Error('no drill');
+	const noted = { ...from, note: 'mind the puddle', climb: [{ rung: 'recover', minutes: 7 }] };
+	const wishes = ['a', 'f'].map((zoneId) => ({ drill: duel, zoneId, adults: [], from: noted }));
+	const players = stationPlayers({ practice, context }, period);
+	expect(players).toHaveLength(20);
+	const edit = splitIntoStations(
+		{ practice, context },
+		{ period, wishes, sizes: [10, 10], moveSeconds: 30 }
+	);
+	const applied = applyEdit(practice, edit);
+	if (!applied.ok) throw new Error(applied.failure);
+	const lanes = applied.value.practice.periods[3].lanes;
+	expect(lanes.map(({ zoneIds }) => zoneIds[0])).toEqual(['a', 'f', 'e']);
+	expect(lanes[0].blocks[0]).toMatchObject({ note: 'mind the puddle', climb: noted.climb });
+	const next = evaluate(applied.value.practice, context);
+	expect(next.playerClashes).toEqual([]);
 });
 
 describe('where everyone stands', () => {

@@ -1,16 +1,5 @@
 export { applyEdit, type Applied, type EditFailure } from './applyEdit';
-export {
-	freePlayers,
-	periodFromDrill,
-	plainPeriod,
-	playersOfLane,
-	sizeHere,
-	splitIntoCopies,
-	splitIntoStations,
-	type Plan,
-	type Sizing,
-	type StationWish
-} from './arrange';
+export { splitIntoCopies } from './copies';
 export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
@@ -23,6 +12,7 @@ export { overlap, roomFor, zonesOfLane, type Room } from './room';
 export {
 	isStation,
 	playersOfCopy,
+	playersOfLane,
 	type PeriodWindow,
 	type PlannedRun,
 	type Window
@@ -37,3 +27,7 @@ export {
 	type Standing
 } from './positions';
 export { stationGives, suggestStations } from './suggestStations';
+export { periodFromDrill, plainPeriod } from './newPeriod';
+export type { Plan } from './plan';
+export { sizeHere, type Sizing } from './sizeHere';
+export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';

@@ -127,12 +127,13 @@ const middleOf = ({ x, y, length, width }: Zone): Point => ({
 });
 
 /** The place of the `index`-th of people who stand together in a zone: rows around its middle. */
-function huddle(zone: Zone, index: number): Point {
+function huddle(zone: Zone, index: number, people: number): Point {
 	const across = Math.min(HUDDLE_ACROSS, Math.max(1, Math.floor(zone.length / ROOM_METRES)));
+	const rows = Math.ceil(people / across);
 	const middle = middleOf(zone);
 	return {
 		x: middle.x + ((index % across) - (across - 1) / 2) * ROOM_METRES,
-		y: middle.y + (Math.floor(index / across) - 1) * ROOM_METRES
+		y: middle.y + (Math.floor(index / across) - (rows - 1) / 2) * ROOM_METRES
 	};
 }
 
@@ -145,6 +146,30 @@ function zoneNear(track: Track, second: number, step: 1 | -1): string | null {
 	return null;
 }
 
+function countOne(counts: Map<string, number>, key: string): void {
+	counts.set(key, (counts.get(key) ?? 0) + 1);
+}
+
+const lineKey = ({ copy, spot }: Interval) => `${copy} ${spot}`;
+
+/** The step from one to the next in a line of `players` behind a spot: to the side of the zone with most room. */
+function lineFrom(spot: Point, zone: Zone, players: number): Point {
+	const edge = ROOM_METRES / 2;
+	const ways = [
+		{ x: -1, y: 0, room: spot.x - zone.x - edge },
+		{ x: 1, y: 0, room: zone.x + zone.length - edge - spot.x },
+		{ x: 0, y: 1, room: zone.y + zone.width - edge - spot.y },
+		{ x: 0, y: -1, room: spot.y - zone.y - edge }
+	];
+	const enough = ways.filter(({ room }) => room >= players * ROOM_METRES);
+	// The nearest side that takes the whole line, so that it leads away from the drill; else the widest.
+	const [way] = (enough.length > 0 ? enough : ways).toSorted((a, b) =>
+		enough.length > 0 ? a.room - b.room : b.room - a.room
+	);
+	const step = Math.max(0.4, Math.min(ROOM_METRES, way.room / players));
+	return { x: way.x * step, y: way.y * step };
+}
+
 /** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
 export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
 	const { context, players, windows, practice } = evaluation;
@@ -155,6 +180,15 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 	const groups = window?.period.groups ?? [];
 	const groupOf = (person: string) =>
 		groups.find((group) => group.players.includes(person)) ?? null;
+	const tracksNow = practice.expected.map((person) =>
+		intervalAt(players.get(person) ?? [], second)
+	);
+	const inLine = new Map<string, number>();
+	const inHuddle = new Map<string, number>();
+	for (const at of tracksNow) {
+		if (at?.state === 'wait' && at.spot) countOne(inLine, lineKey(at));
+		else if (at?.place && !at.spot && at.state !== 'move') countOne(inHuddle, at.place);
+	}
 	const counts = new Map<string, number>();
 	const next = (key: string) => {
 		const index = counts.get(key) ?? 0;
@@ -168,12 +202,10 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		const spot = at?.spot ? copy?.spots.get(at.spot) : undefined;
 		if (at && copy && spot) {
 			const waits = at.state === 'wait';
-			const index = next(`${at.copy} ${at.spot} ${waits ? 'line' : 'spot'}`);
-			const away = spot.x < copy.corner.x + copy.size.length / 2 ? -1 : 1;
-			const steps = waits ? index + 1 : 0;
-			return waits
-				? { x: spot.x + away * ROOM_METRES * 0.85 * steps, y: spot.y }
-				: { x: spot.x, y: spot.y + ROOM_METRES * index };
+			const index = next(`${lineKey(at)} ${waits}`);
+			if (!waits) return { x: spot.x, y: spot.y + ROOM_METRES * index };
+			const line = lineFrom(spot, copy.zone, inLine.get(lineKey(at)) ?? 1);
+			return { x: spot.x + line.x * (index + 1), y: spot.y + line.y * (index + 1) };
 		}
 		if (at?.state === 'move') {
 			const from = context.zoneById.get(zoneNear(track, second, -1) ?? '');
@@ -187,15 +219,15 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 			};
 		}
 		const zone = context.zoneById.get(at?.place ?? '');
-		if (zone) return huddle(zone, next(`huddle ${zone.id}`));
+		if (zone) return huddle(zone, next(`huddle ${zone.id}`), inHuddle.get(zone.id) ?? 1);
 		const index = next('bench');
 		const row = Math.floor(index / BENCH_SEATS);
 		return { x: bench.x - (index % BENCH_SEATS) * ROOM_METRES, y: bench.y - row * ROOM_METRES };
 	}
 
-	return practice.expected.map((person) => {
+	return practice.expected.map((person, index) => {
 		const track = players.get(person) ?? [];
-		const at = intervalAt(track, second);
+		const at = tracksNow[index];
 		const { x, y } = pointOf(track, at);
 		return {
 			person,

@@ -46,7 +46,8 @@ function suitable(drill: Drill, zones: readonly Zone[], players: number): Zone[]
 	return chosen;
 }
 
-function adultsIn(lanes: readonly Lane[]): Set<string> {
+/** Adults that lanes ask for. */
+export function adultsIn(lanes: readonly Lane[]): Set<string> {
 	const blocks = lanes.flatMap((lane) => lane.blocks);
 	return new Set(
 		blocks.flatMap(({ copies, lead, eyes }) => [

@@ -65,6 +65,12 @@ export function playersOfCopy(period: Period, copy: Copy): string[] {
 	return unique([...(group?.players ?? []), ...copy.players]);
 }
 
+/** Players of a lane: those of its copies. */
+export function playersOfLane(period: Period, lane: Lane): string[] {
+	const copies = lane.blocks.flatMap((block) => block.copies);
+	return [...new Set(copies.flatMap((copy) => playersOfCopy(period, copy)))];
+}
+
 /** Groups of a station in a slot. */
 function groupsAt(period: Period, lane: Lane, slot: number): Group[] {
 	const at = period.slots?.[slot];

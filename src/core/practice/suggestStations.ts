@@ -1,9 +1,11 @@
 import { simulate, type SimulateOutput } from '../drill';
 import type { Drill } from '../model/drill';
+import type { Lane } from '../model/practice';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone } from '../sizing';
-import type { Plan, StationWish } from './arrange';
-import { overlap } from './room';
+import type { Plan } from './plan';
+import type { StationWish } from './stations';
+import { adultsIn, overlap, zonesOfLane } from './room';
 
 const holdsOne = (drill: Drill, zone: Zone, players: number) =>
 	copiesInZone(drill, zone, players) > 0 && copiesByFixtures(drill, zone) > 0;
@@ -39,19 +41,22 @@ export function suggestStations(
 	plan: Plan,
 	{
 		first,
+		beside,
 		count,
 		players,
 		minutes
 	}: {
 		first: readonly Drill[];
+		/** Lanes that go on beside the stations: their zones and adults are taken. */
+		beside: readonly Lane[];
 		count: number;
 		players: number;
 		minutes: number;
 	}
 ): StationWish[] {
 	const { practice, context } = plan;
-	const adults = [...practice.adults];
-	const used: Zone[] = [];
+	const adults = practice.adults.filter((id) => !adultsIn(beside).has(id));
+	const used: Zone[] = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
 	const skills = new Set<string>();
 	const wishes: StationWish[] = [];
 	const area = (zone: Zone) => zone.length * zone.width;

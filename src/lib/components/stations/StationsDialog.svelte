@@ -7,8 +7,10 @@
 	import {
 		drillOf,
 		isStation,
+		sideLanes,
 		sizeHere,
 		splitIntoStations,
+		stationPlayers,
 		suggestStations,
 		type Edit,
 		type StationWish
@@ -36,7 +38,8 @@
 
 	const age = $derived(editor.context.team.ages.from);
 	const bounds = $derived(slotBounds(age));
-	const players = $derived(editor.practice.expected.length);
+	const beside = $derived(sideLanes(period));
+	const players = $derived(stationPlayers(editor, period).length);
 	const own = $derived(
 		period.lanes
 			.filter((lane) => !period.slots || isStation(period, lane))
@@ -51,7 +54,7 @@
 			drill: own[0],
 			players,
 			minutes: Math.max(1, period.minutes),
-			beside: []
+			beside
 		};
 		const sized = sizeHere(editor, asked);
 		return sized.ok ? sized.value : null;
@@ -66,9 +69,10 @@
 			return period.lanes
 				.filter((lane) => isStation(period, lane))
 				.flatMap(({ blocks }) => blocks.slice(0, 1))
-				.flatMap(({ drill: reference, copies }) => {
-					const drill = drillOf(editor.context, reference);
-					return drill ? [{ drill, zoneId: copies[0].zoneId, adults: copies[0].adults }] : [];
+				.flatMap((from) => {
+					const { copies } = from;
+					const drill = drillOf(editor.context, from.drill);
+					return drill ? [{ drill, zoneId: copies[0].zoneId, adults: copies[0].adults, from }] : [];
 				});
 		const best = sizing?.output.best;
 		const copies = best == null ? 4 : (sizing?.output.options[best].copies ?? 4);
@@ -79,6 +83,7 @@
 		const group = Math.ceil(players / count);
 		return suggestStations(editor, {
 			first: first.slice(0, count),
+			beside,
 			count,
 			players: group,
 			minutes: period.minutes / count
@@ -112,8 +117,8 @@
 <Modal
 	open
 	size="lg"
-	modalHeading="Split {period.name} into stations"
-	primaryButtonText="Split into {count} stations"
+	modalHeading={period.slots ? `Stations of ${period.name}` : `Split ${period.name} into stations`}
+	primaryButtonText={period.slots ? `Take these ${count} stations` : `Split into ${count} stations`}
 	primaryButtonDisabled={!canApply}
 	secondaryButtonText="Leave as it is"
 	on:click:button--secondary={onclose}

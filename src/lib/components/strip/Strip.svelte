@@ -35,6 +35,24 @@
 </script>
 
 <section class="strip" aria-label="Who does what">
+	<svg class="patterns" width="0" height="0" aria-hidden="true">
+		<defs>
+			<pattern
+				id="strip-wait"
+				width="5"
+				height="5"
+				patternUnits="userSpaceOnUse"
+				patternTransform="rotate(45)"
+			>
+				<rect width="5" height="5" fill="#fff" />
+				<rect width="2" height="5" fill="#c8861a" />
+			</pattern>
+			<pattern id="strip-off" width="6" height="6" patternUnits="userSpaceOnUse">
+				<rect width="6" height="6" fill="#f6f4ee" />
+				<circle cx="2" cy="2" r="0.8" fill="#556064" />
+			</pattern>
+		</defs>
+	</svg>
 	<header>
 		<h2>Who does what</h2>
 		<ul class="legend narrow">
@@ -65,22 +83,6 @@
 				onpointerdown={point}
 				onpointerleave={() => (over = -1)}
 			>
-				<defs>
-					<pattern
-						id="strip-wait"
-						width="5"
-						height="5"
-						patternUnits="userSpaceOnUse"
-						patternTransform="rotate(45)"
-					>
-						<rect width="5" height="5" fill="#fff" />
-						<rect width="2" height="5" fill="#c8861a" />
-					</pattern>
-					<pattern id="strip-off" width="6" height="6" patternUnits="userSpaceOnUse">
-						<rect width="6" height="6" fill="#f6f4ee" />
-						<circle cx="2" cy="2" r="0.8" fill="#556064" />
-					</pattern>
-				</defs>
 				<g transform="translate({LABEL} 0)">
 					{#each STATES as { state, fill } (state)}
 						<path d={paths.get(state) ?? ''} {fill} />
@@ -120,6 +122,9 @@
 		grid-template-rows: auto 1fr;
 		border-top: 1px solid var(--ink);
 		padding: 3px 8px 6px 8px;
+	}
+	.patterns {
+		position: absolute;
 	}
 	header {
 		display: flex;

@@ -70,7 +70,12 @@
 		></span>
 		<span class="busy" style:flex-grow={figures?.busyShare ?? 0}></span>
 	</span>
-	<span class="words narrow" class:tight={isTight}>
+	<span
+		class="words narrow"
+		class:tight={isTight}
+		class:station={block.isStation}
+		style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
+	>
 		<strong>{name}</strong>
 		{#if !block.isStation && !isTight}
 			<span>{facts.join(' · ')}</span>
@@ -85,9 +90,7 @@
 			aria-hidden="true"
 		>
 			{#if block.isStation && slice.height >= 15}
-				<span class="turns narrow" class:pushed={index === 0}
-					>{index === 0 && slice.height < 44 ? '' : turns}</span
-				>
+				<span class="turns narrow">{index === 0 ? '' : turns}</span>
 			{/if}
 			<span class="bibs">
 				{#each slice.bibs as bib, place (place)}
@@ -153,6 +156,16 @@
 		overflow-wrap: anywhere;
 		hyphens: auto;
 	}
+	.words.station {
+		right: 27px;
+	}
+	.words.station strong {
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: var(--lines);
+		line-clamp: var(--lines);
+		overflow: hidden;
+	}
 	.words.tight strong {
 		font-size: 11px;
 		white-space: nowrap;
@@ -177,9 +190,6 @@
 	.turns {
 		font-size: 11.5px;
 		align-self: center;
-	}
-	.turns.pushed {
-		align-self: flex-end;
 	}
 	.bibs {
 		display: flex;

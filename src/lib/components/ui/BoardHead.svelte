@@ -83,6 +83,9 @@
 		border-bottom: 1px solid var(--ink);
 		flex-wrap: wrap;
 	}
+	.what {
+		max-width: 330px;
+	}
 	h1 {
 		font-size: 19px;
 		line-height: 1.2;

@@ -19,7 +19,8 @@
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
 	</nav>
 	<p>
-		{#if children}{@render children()} ·&#32;{/if}{team.name}
+		{#if children}<span class="state">{@render children()}</span>{/if}
+		<span>{team.name}</span>
 	</p>
 </header>
 
@@ -69,6 +70,10 @@
 		white-space: nowrap;
 		overflow: hidden;
 		text-overflow: ellipsis;
+	}
+	.state::after {
+		content: '·';
+		padding: 0 6px;
 	}
 	header :focus-visible {
 		outline-color: var(--chalk);

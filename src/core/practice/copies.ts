@@ -1,0 +1,150 @@
+import { adultPlaces, type Runner } from '../drill';
+import { evenGroups } from '../grouping';
+import type { Drill } from '../model/drill';
+import type { Block, Copy, Group, Lane, Period } from '../model/practice';
+import type { Zone } from '../model/team';
+import { copiesByFixtures, copiesInZone, type SizeOption } from '../sizing';
+import { drillOf, type Context } from './context';
+import type { EditOf } from './edit';
+import { idsIn } from './find';
+import { idMaker } from './ids';
+import type { Plan } from './plan';
+import type { Room } from './room';
+
+/** A zone for each copy: one each while there are zones, then second places where they fit. */
+function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly number[]): Zone[] {
+	const holds = zones.map((zone) =>
+		Math.min(copiesInZone(drill, zone, sizes[0]), copiesByFixtures(drill, zone))
+	);
+	const places: Zone[] = [];
+	for (let round = 0; places.length < sizes.length; round += 1) {
+		const open = zones.filter((_, index) => holds[index] > round);
+		// More copies than places: they share, and the checks say so.
+		if (open.length === 0)
+			return sizes.map((_, index) => places[index] ?? zones[index % zones.length]);
+		places.push(...open.slice(0, sizes.length - places.length));
+	}
+	const order = zones.map(({ id }) => id);
+	return places.toSorted((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
+}
+
+/** Adults dealt to copies: what each needs first, then one more each while there are any. */
+function staffCopies(drill: Drill, adults: readonly string[], copies: number, adultsAt: number) {
+	const each = drill.coaches.min + adultPlaces(drill).always + adultsAt;
+	const rest = [...adults];
+	const staffed = Array.from({ length: copies }, () => rest.splice(0, each));
+	const ideal = each + Math.max(0, drill.coaches.ideal - drill.coaches.min);
+	for (const copy of staffed)
+		if (copy.length < ideal && rest.length > 0) copy.push(...rest.splice(0, 1));
+	return staffed;
+}
+
+/** Groups of the given sizes, even over ratings and units, with bibs in order. */
+export function makeGroups(
+	players: readonly string[],
+	sizes: readonly number[],
+	{ context, makeId, stem }: { context: Context; makeId: (stem: string) => string; stem: string }
+): Group[] {
+	const known = players.map((id): Runner => context.playerById.get(id) ?? { id });
+	return evenGroups(known, sizes).map((group, index) => ({
+		id: makeId(`${stem}.g`),
+		bib: index % 8,
+		players: group.map(({ id }) => id)
+	}));
+}
+
+/** The copies of a block for an option of `size`, with the groups that run them. */
+export function copiesFor(
+	drill: Drill,
+	{
+		option,
+		room,
+		players,
+		stem,
+		makeId,
+		context
+	}: {
+		option: Pick<SizeOption, 'sizes' | 'adultsAt'>;
+		room: Room;
+		players: readonly string[];
+		stem: string;
+		makeId: (stem: string) => string;
+		context: Context;
+	}
+): { copies: Copy[]; groups: Group[] } {
+	const { sizes, adultsAt } = option;
+	const zones = placeCopies(drill, room.zones, sizes);
+	const adults = staffCopies(drill, room.adults, sizes.length, adultsAt);
+	const groups = sizes.length > 1 ? makeGroups(players, sizes, { context, makeId, stem }) : [];
+	const copies = sizes.map((_, index) => ({
+		id: makeId(`${stem}.c`),
+		zoneId: zones[index].id,
+		...(groups[index] && { group: groups[index].id }),
+		players: groups[index] ? [] : [...players],
+		adults: adults[index]
+	}));
+	return { copies, groups };
+}
+
+/** The zones that copies stand in, each once. */
+export const zoneIdsOf = (copies: readonly Copy[]) => [
+	...new Set(copies.map(({ zoneId }) => zoneId))
+];
+
+/** Groups of a period that some of its lanes run with. */
+export function groupsOf(period: Period, lanes: readonly Lane[]): Group[] {
+	const copies = lanes.flatMap(({ blocks }) => blocks.flatMap((block) => block.copies));
+	const used = new Set(copies.map(({ group }) => group));
+	return (period.groups ?? []).filter(({ id }) => used.has(id));
+}
+
+/** Runs a block of a plain lane in the copies of an option: new groups, zones and adults. */
+export function splitIntoCopies(
+	{ context }: Plan,
+	{
+		period,
+		lane,
+		block,
+		option,
+		room,
+		players
+	}: {
+		period: Period;
+		lane: Lane;
+		block: Block;
+		option: Pick<SizeOption, 'sizes' | 'adultsAt'>;
+		room: Room;
+		players: readonly string[];
+	}
+): EditOf<'arrange-period'> | null {
+	const drill = drillOf(context, block.drill);
+	if (!drill || room.zones.length === 0) return null;
+	const kept = groupsOf(
+		period,
+		period.lanes.filter((other) => other !== lane)
+	);
+	const makeId = idMaker(idsIn(period));
+	const { copies, groups } = copiesFor(drill, {
+		option,
+		room,
+		players,
+		stem: block.id,
+		makeId,
+		context
+	});
+	const next = {
+		...lane,
+		zoneIds: zoneIdsOf(copies),
+		blocks: lane.blocks.map((each) => (each === block ? { ...block, copies } : each))
+	};
+	const all = [...kept, ...groups];
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: period.kind === 'stations' ? 'together' : period.kind,
+		lanes: period.lanes.map((each) => (each === lane ? next : each)),
+		groups: all.length > 0 ? all : null,
+		slots: null,
+		moveSeconds: null
+	};
+}

@@ -1,0 +1,81 @@
+import type { Drill } from '../model/drill';
+import type { Block, Period, PeriodKind } from '../model/practice';
+import { copiesFor, zoneIdsOf } from './copies';
+import { idsIn } from './find';
+import { idMaker } from './ids';
+import type { Plan } from './plan';
+import { roomFor } from './room';
+import { groupAbout, sizeHere } from './sizeHere';
+
+/** Ideal, least and most minutes of a new period around the minutes asked for. */
+function minutesAround(minutes: number) {
+	return {
+		minutes,
+		ideal: minutes,
+		min: Math.max(1, Math.round(minutes * 0.6)),
+		max: Math.max(minutes, Math.round(minutes * 1.5))
+	};
+}
+
+/** A kind of period that suits a drill put on the tape. */
+function kindFor(drill: Drill): PeriodKind {
+	if (drill.family === 'warm-up') return 'warm-up';
+	return drill.family === 'scrimmage' ? 'scrimmage' : 'together';
+}
+
+/**
+ * A new period that runs one drill with everyone expected: copies, groups, zones and adults from the
+ * best free size; where none is free, one copy, and the checks say what is wrong.
+ * `null` where no zone of the ground could hold one copy.
+ */
+export function periodFromDrill(
+	plan: Plan,
+	{ drill, id, minutes }: { drill: Drill; id: string; minutes: number }
+): Period | null {
+	const { practice, context } = plan;
+	const makeId = idMaker([...practice.periods.flatMap(idsIn), id]);
+	const period: Period = {
+		id,
+		name: drill.name,
+		kind: kindFor(drill),
+		rank: kindFor(drill) === 'warm-up' ? 'must' : 'should',
+		...minutesAround(minutes),
+		lanes: []
+	};
+	const players = practice.expected;
+	const sized = sizeHere(plan, { period, drill, players: players.length, minutes, beside: [] });
+	const about = groupAbout(drill, players.length);
+	const room = sized.ok
+		? sized.value.room
+		: roomFor(drill, { practice, period, beside: [], context, players: about });
+	if (room.zones.length === 0) return null;
+	const { options, best } = sized.ok ? sized.value.output : { options: [], best: null };
+	const option = options[best ?? 0] ?? { sizes: [players.length], adultsAt: 0 };
+	const blockId = makeId(`${id}.b`);
+	const { copies, groups } = copiesFor(drill, {
+		option,
+		room,
+		players,
+		stem: blockId,
+		makeId,
+		context
+	});
+	const block: Block = {
+		id: blockId,
+		drill: { id: drill.id, revision: drill.revision ?? 1 },
+		climb: [{ minutes }],
+		minutes,
+		copies,
+		stopShare: 0.1
+	};
+	const lane = { id: makeId(`${id}.l`), zoneIds: zoneIdsOf(copies), blocks: [block] };
+	return { ...period, ...(groups.length > 0 && { groups }), lanes: [lane] };
+}
+
+/** A new period without a drill: water, a talk, the close. */
+export function plainPeriod(
+	kind: PeriodKind,
+	{ id, name, minutes }: { id: string; name: string; minutes: number }
+): Period {
+	return { id, name, kind, rank: 'must', ...minutesAround(minutes), min: 1, lanes: [] };
+}

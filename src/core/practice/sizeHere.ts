@@ -1,0 +1,46 @@
+import { ok, type Outcome } from '../base';
+import { resolveDrill } from '../drill';
+import type { Drill } from '../model/drill';
+import type { Lane, Period } from '../model/practice';
+import { size, type SizeOutput } from '../sizing';
+import type { Plan } from './plan';
+import { limitsOf, roomFor, type Room } from './room';
+
+/** The sizes of a drill in a period, and the room that they were found in. */
+export interface Sizing {
+	output: SizeOutput;
+	room: Room;
+}
+
+/** The number of players a group of the drill has at best, of those there. */
+export const groupAbout = (drill: Drill, players: number) => Math.min(players, drill.group.ideal);
+
+/**
+ * How many copies of a drill a period can hold for `players`, what each gives, and what blocks it,
+ * from the zones, adults and kit that `beside` leaves. Fails as `size` does.
+ */
+export function sizeHere(
+	{ practice, context }: Plan,
+	{
+		period,
+		drill,
+		rung,
+		players,
+		minutes,
+		beside
+	}: {
+		period: Period;
+		drill: Drill;
+		rung?: string;
+		players: number;
+		minutes: number;
+		beside: readonly Lane[];
+	}
+): Outcome<Sizing> {
+	const resolved = resolveDrill(drill, rung);
+	if (!resolved.ok) return resolved;
+	const about = groupAbout(resolved.value, players);
+	const room = roomFor(resolved.value, { practice, period, beside, context, players: about });
+	const output = size({ drill, rung, players, minutes, limits: limitsOf(room) });
+	return output.ok ? ok({ output: output.value, room }) : output;
+}

@@ -1,0 +1,94 @@
+import type { Drill } from '../model/drill';
+import type { Block, Lane, Period } from '../model/practice';
+import { cyclicSlots } from '../rotation';
+import { slotSeconds } from '../sizing';
+import { groupsOf, makeGroups } from './copies';
+import type { EditOf } from './edit';
+import { idsIn } from './find';
+import { idMaker } from './ids';
+import type { Plan } from './plan';
+import { isStation, playersOfLane } from './schedule';
+
+/** A station as it is asked for: a drill in a zone with its adults. */
+export interface StationWish {
+	drill: Drill;
+	zoneId: string;
+	adults: string[];
+	/** The block that runs there now: what the coach has set in it stays. */
+	from?: Block;
+}
+
+/** Lanes of a station period that are no stations: they run beside them over the whole period. */
+export function sideLanes(period: Period): Lane[] {
+	return period.slots ? period.lanes.filter((lane) => !isStation(period, lane)) : [];
+}
+
+/** Players who go through the stations of a period: all expected but those of its side lanes. */
+export function stationPlayers({ practice }: Plan, period: Period): string[] {
+	const beside = new Set(sideLanes(period).flatMap((lane) => playersOfLane(period, lane)));
+	return practice.expected.filter((id) => !beside.has(id));
+}
+
+/**
+ * The edit that makes a period a round of stations: as many even groups as stations, each group one
+ * station on at every slot. Side lanes stay; the period's other insides are replaced.
+ */
+export function splitIntoStations(
+	plan: Plan,
+	{
+		period,
+		wishes,
+		sizes,
+		moveSeconds
+	}: {
+		period: Period;
+		wishes: readonly StationWish[];
+		sizes: readonly number[];
+		moveSeconds: number;
+	}
+): EditOf<'arrange-period'> {
+	const { practice, context } = plan;
+	const beside = sideLanes(period);
+	const makeId = idMaker([
+		...practice.periods.filter((other) => other !== period).flatMap(idsIn),
+		period.id,
+		...idsIn({ ...period, groups: [], lanes: beside })
+	]);
+	const groups = makeGroups(stationPlayers(plan, period), sizes, {
+		context,
+		makeId,
+		stem: period.id
+	});
+	const seconds = slotSeconds(period.minutes, {
+		slots: Math.max(wishes.length, sizes.length),
+		moveSeconds
+	});
+	const minutes = Math.max(1, Math.round(seconds / 60));
+	const lanes = wishes.map(({ drill, zoneId, adults, from }): Lane => {
+		const kept = from?.drill?.id === drill.id ? from : undefined;
+		const block: Block = {
+			climb: [{ minutes }],
+			stopShare: 0.05,
+			...kept,
+			id: makeId(`${period.id}.b`),
+			drill: { id: drill.id, revision: drill.revision ?? 1 },
+			minutes,
+			copies: [{ id: makeId(`${period.id}.c`), zoneId, players: [], adults }]
+		};
+		return { id: makeId(`${period.id}.l`), zoneIds: [zoneId], blocks: [block] };
+	});
+	const slots = cyclicSlots(groups.length, lanes.length).map((at) =>
+		Object.fromEntries(
+			at.map((list, station) => [lanes[station].id, list.map((group) => groups[group].id)])
+		)
+	);
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: 'stations',
+		lanes: [...lanes, ...beside],
+		groups: [...groups, ...groupsOf(period, beside)],
+		slots,
+		moveSeconds
+	};
+}
