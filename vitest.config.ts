@@ -12,7 +12,8 @@ export default defineConfig({
 					environment: 'node',
 					include: ['src/{core,cli,doors}/**/*.test.ts'],
 					pool: 'threads',
-					isolate: false
+					isolate: false,
+					sequence: { groupOrder: 0 }
 				}
 			},
 			{
@@ -25,6 +26,7 @@ export default defineConfig({
 					pool: 'forks',
 					isolate: false,
 					maxWorkers: 2,
+					sequence: { groupOrder: 1 },
 					testTimeout: 30_000,
 					hookTimeout: 90_000
 				}
