@@ -10,7 +10,7 @@ module.exports = {
 		{
 			name: 'core-stands-alone',
 			severity: 'error',
-			from: { path: '^src/core', pathNot: '\\.test\\.ts$|^src/core/testing' },
+			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
 			to: { pathNot: '^src/core|node_modules/(typebox|d3-[a-z]+)/' }
 		},
 		{

@@ -38,7 +38,7 @@ export default ts.config(
 	},
 	{
 		files: ['src/core/**/*.ts'],
-		ignores: ['src/core/**/*.test.ts', 'src/core/testing/**'],
+		ignores: ['src/core/**/*.test.ts'],
 		rules: {
 			'no-restricted-properties': ['error', ...impure],
 			'no-restricted-syntax': [

@@ -22,7 +22,7 @@ export default defineConfig({
 					name: 'server',
 					environment: 'node',
 					include: ['src/lib/**/*.test.ts', 'src/hooks/**/*.test.ts'],
-					globalSetup: ['tests/databaseTemplate.ts'],
+					globalSetup: ['tests/support/databaseTemplate.ts'],
 					pool: 'forks',
 					isolate: false,
 					maxWorkers: 2,

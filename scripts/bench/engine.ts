@@ -1,7 +1,7 @@
 import { check } from '../../src/core/checks';
 import { simulate } from '../../src/core/drill';
 import { evaluate } from '../../src/core/practice';
-import { demoContext, demoPractice } from '../../src/core/testing/demo';
+import { demoContext, demoPractice } from '../../tests/support/demo';
 import { report, time } from './report';
 
 const context = demoContext();

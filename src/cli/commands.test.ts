@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from 'vitest';
-import { demoPractice, demoSurroundings } from '../core/testing/demo';
-import { simpleDrill } from '../core/testing/drills';
+import { demoPractice, demoSurroundings } from '../../tests/support/demo';
+import { simpleDrill } from '../../tests/support/drills';
 import { answer } from './commands';
 
 const input = { drill: simpleDrill(), players: 4, minutes: 5 };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { playerSystem, resolveDrill, simulate } from './drill';
-import { demoContext, demoPractice } from './testing/demo';
+import { demoContext, demoPractice } from '../../tests/support/demo';
 
 const { shelf, kit, ground, players } = demoContext();
 

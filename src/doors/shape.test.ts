@@ -4,8 +4,8 @@ import { describe, expect, test } from 'vitest';
 import { SimulateInput } from '../core/drill';
 import { Practice } from '../core/model/practice';
 import { Edit } from '../core/practice';
-import { demoPractice } from '../core/testing/demo';
-import { simpleDrill } from '../core/testing/drills';
+import { demoPractice } from '../../tests/support/demo';
+import { simpleDrill } from '../../tests/support/drills';
 import { readJson, readShape } from '.';
 
 /** A copy of a JSON value with one place in it changed. */

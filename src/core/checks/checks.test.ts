@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { applyEdit, evaluate, resizePeriods, type Edit } from '../practice';
-import { demoContext, demoPractice } from '../testing/demo';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
 import { check, describeEdit, describeFinding, type FindingCode } from '.';
 

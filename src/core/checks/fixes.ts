@@ -1,14 +1,11 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
 import {
-	drillOf,
 	idMaker,
 	idsIn,
 	periodFromDrill,
-	playersOfLane,
-	sizeHere,
+	sizeLane,
 	splitIntoCopies,
-	isStation,
 	type Edit,
 	type EditOf,
 	type Evaluation
@@ -79,19 +76,10 @@ export function recopy(
 	{ period, lane, block }: { period: Period; lane: Lane; block: Block },
 	accepts: (option: SizeOption) => boolean
 ): Edit | null {
-	const drill = drillOf(plan.context, block.drill);
-	if (!drill || isStation(period, lane) || lane.blocks.length > 1) return null;
-	const players = playersOfLane(period, lane).filter((id) => plan.practice.expected.includes(id));
-	const sized = sizeHere(plan, {
-		period,
-		drill,
-		rung: block.climb[0].rung,
-		players: players.length,
-		minutes: block.minutes,
-		beside: period.lanes.filter((other) => other !== lane)
-	});
-	if (!sized.ok) return null;
-	const { output, room } = sized.value;
+	const sized = sizeLane(plan, { period, lane, block });
+	if (!sized) return null;
+	const { sizing, players } = sized;
+	const { output, room } = sizing;
 	const free = output.options.filter((option) => option.blockedBy.length === 0 && accepts(option));
 	const [option] = free.sort(
 		(a, b) => b.reps.min - a.reps.min || a.share.wait - b.share.wait || a.copies - b.copies

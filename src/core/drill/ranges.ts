@@ -170,6 +170,12 @@ function* checkNames({ spots, rotation, fixtures, rungs }: Drill): Generator<Che
 }
 
 function* drillChecks(drill: Drill): Generator<Check> {
+	const shares = drill.skills.reduce((sum, { share }) => sum + share, 0);
+	yield need(
+		shares <= 1 + 1e-9,
+		'drill.skills',
+		`expected shares that add up to at most 1, got ${shares}`
+	);
 	for (const [index, spot] of drill.spots.entries())
 		yield* checkSpot(spot, drill.turn.workSeconds, `drill.spots[${index}]`);
 	yield* checkTimes(drill);

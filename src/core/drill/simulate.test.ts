@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { anyDrill, simpleDrill } from '../testing/drills';
-import { simulateSlowly } from '../testing/slowSimulator';
+import { anyDrill, simpleDrill } from '../../../tests/support/drills';
+import { simulateSlowly } from '../../../tests/support/slowSimulator';
 import { simulate, type SimulateInput } from '.';
 import type { Drill } from '../model/drill';
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { demoContext } from '../testing/demo';
+import { demoContext } from '../../../tests/support/demo';
 import { evenGroups, unevenness } from '.';
 
 const { players } = demoContext();

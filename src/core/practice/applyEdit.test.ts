@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { demoContext, demoPractice } from '../testing/demo';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Practice } from '../model/practice';
 import { applyEdit, fitToTime, periodFromDrill, plainPeriod, resizePeriods, type Edit } from '.';
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
-import { demoContext, demoPractice } from '../testing/demo';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
 import {
 	applyEdit,
 	evaluate,

@@ -3,8 +3,11 @@ import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Lane, Period } from '../model/practice';
 import { size, type SizeOutput } from '../sizing';
+import { drillOf } from './context';
+import type { Found } from './find';
 import type { Plan } from './plan';
 import { limitsOf, roomFor, type Room } from './room';
+import { isStation, playersOfLane } from './schedule';
 
 /** The sizes of a drill in a period, and the room that they were found in. */
 export interface Sizing {
@@ -43,4 +46,26 @@ export function sizeHere(
 	const room = roomFor(resolved.value, { practice, period, beside, context, players: about });
 	const output = size({ drill, rung, players, minutes, limits: limitsOf(room) });
 	return output.ok ? ok({ output: output.value, room }) : output;
+}
+
+/**
+ * The sizes of a lane's only block as it stands, for those who run it today, beside the other lanes.
+ * Null for stations, lanes of several blocks, and drills that no size suits.
+ */
+export function sizeLane(
+	plan: Plan,
+	{ period, lane, block }: Found
+): { drill: Drill; sizing: Sizing; players: string[] } | null {
+	const drill = drillOf(plan.context, block.drill);
+	if (!drill || isStation(period, lane) || lane.blocks.length > 1) return null;
+	const players = playersOfLane(period, lane).filter((id) => plan.practice.expected.includes(id));
+	const sized = sizeHere(plan, {
+		period,
+		drill,
+		rung: block.climb[0].rung,
+		players: players.length,
+		minutes: block.minutes,
+		beside: period.lanes.filter((other) => other !== lane)
+	});
+	return sized.ok ? { drill, sizing: sized.value, players } : null;
 }

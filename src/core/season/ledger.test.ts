@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { evaluate } from '../practice';
-import { demoContext, demoPractice } from '../testing/demo';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { ledgerRows } from '.';
 
 test('a player has one row a block and skill, added up over the slots', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
-import { anyDrill, simpleDrill } from '../testing/drills';
+import { anyDrill, simpleDrill } from '../../../tests/support/drills';
 import { copiesInZone, mostStations, size, slotSeconds, type SizeInput } from '.';
 
 function value(input: SizeInput) {

@@ -1,14 +1,6 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
-	import {
-		drillOf,
-		isStation,
-		playersOfLane,
-		sizeHere,
-		splitIntoCopies,
-		type Edit,
-		type Found
-	} from '$core/practice';
+	import { drillOf, sizeLane, splitIntoCopies, type Edit, type Found } from '$core/practice';
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { blockWords } from '../tape/words';
@@ -24,34 +16,19 @@
 	const { period, lane, block } = $derived(found);
 	const drill = $derived(drillOf(editor.context, block.drill));
 	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
-	const station = $derived(isStation(period, lane));
-	const players = $derived(
-		playersOfLane(period, lane).filter((id) => editor.practice.expected.includes(id))
-	);
-	const sizing = $derived.by(() => {
-		if (!drill || station || lane.blocks.length > 1) return null;
-		const sized = sizeHere(editor, {
-			period,
-			drill,
-			rung: block.climb[0].rung,
-			players: players.length,
-			minutes: block.minutes,
-			beside: period.lanes.filter((other) => other !== lane)
-		});
-		return sized.ok ? sized.value : null;
-	});
+	const sized = $derived(sizeLane(editor, found));
 	const zones = $derived(editor.context.ground.zones);
 	const size = $derived(figures?.sizes[0] ?? drill?.group.ideal ?? 1);
 
 	function pick(option: SizeOption) {
-		if (!sizing) return;
+		if (!sized) return;
 		const edit = splitIntoCopies(editor, {
 			period,
 			lane,
 			block,
 			option,
-			room: sizing.room,
-			players
+			room: sized.sizing.room,
+			players: sized.players
 		});
 		if (edit) onapply(edit);
 	}
@@ -99,10 +76,10 @@
 			{/if}
 		</Select>
 	{/if}
-	{#if sizing}
+	{#if sized}
 		<div>
-			<h3>How many copies for {players.length}?</h3>
-			<SizeList {drill} {sizing} copies={block.copies.length} onpick={pick} />
+			<h3>How many copies for {sized.players.length}?</h3>
+			<SizeList {drill} sizing={sized.sizing} copies={block.copies.length} onpick={pick} />
 		</div>
 	{/if}
 	{#each block.copies as copy, index (copy.id)}

@@ -1,4 +1,5 @@
 export { lockDirectory } from './lock';
 export { listMigrations, migrate, type Migration } from './migrate';
-export { openDatabase, POSTGRES_MAJOR, type Db, type OpenDatabase, type Queryable } from './open';
+export type { Db, Queryable } from './handle';
+export { openDatabase, POSTGRES_MAJOR, type OpenDatabase } from './open';
 export { StartRefusal } from './refusal';

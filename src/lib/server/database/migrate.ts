@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Db } from './open';
+import type { Db } from './handle';
 import { StartRefusal } from './refusal';
 
 /** A numbered step of the schema. */

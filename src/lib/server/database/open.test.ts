@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { databaseFiles } from '../../../../tests/database';
+import { databaseFiles } from '../../../../tests/support/database';
 import {
 	listMigrations,
 	lockDirectory,

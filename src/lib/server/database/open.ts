@@ -1,15 +1,10 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { PGlite, type Transaction } from '@electric-sql/pglite';
+import { PGlite } from '@electric-sql/pglite';
+import type { Db } from './handle';
 import { lockDirectory } from './lock';
 import { listMigrations, migrate } from './migrate';
 import { StartRefusal } from './refusal';
-
-/** The database as use cases hold it: only they open transactions. */
-export type Db = PGlite;
-
-/** What a repository needs: the database or a transaction on it. */
-export type Queryable = Pick<Transaction, 'query'>;
 
 /** The major version of PostgreSQL that the embedded database is; its files fit no other. */
 export const POSTGRES_MAJOR = '18';

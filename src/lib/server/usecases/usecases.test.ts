@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest';
-import { demoDb } from '../../../../tests/database';
-import { demoPractice, demoSurroundings } from '$core/testing/demo';
+import { demoDb } from '../../../../tests/support/database';
+import { demoPractice, demoSurroundings } from '../../../../tests/support/demo';
 import type { SentEdit } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice } from '../repositories/practices';

@@ -17,7 +17,7 @@
 	import { handleKey } from '$lib/components/ui/boardKeys';
 	import { dayWords } from '$lib/components/ui/dates';
 	import KeysDialog from '$lib/components/ui/KeysDialog.svelte';
-	import PeopleDialog from '$lib/components/ui/PeopleDialog.svelte';
+	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import { BoardView } from '$lib/state/boardView.svelte';
 	import { browserStore } from '$lib/state/editQueue';

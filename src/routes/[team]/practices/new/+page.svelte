@@ -1,13 +1,8 @@
 <script lang="ts">
-	import {
-		Button,
-		Checkbox,
-		InlineNotification,
-		NumberInput,
-		TextInput
-	} from 'carbon-components-svelte';
+	import { Button, InlineNotification, NumberInput, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -19,16 +14,13 @@
 	let minutes: number | null = $state(90);
 	let place = $state(untrack(() => data.place));
 	let expected: string[] = $state(untrack(() => data.players.map(({ id }) => id)));
-	let adults: string[] = $state(
+	let present: string[] = $state(
 		untrack(() =>
 			data.adults
 				.filter(({ days }) => !days || days.includes(isoDay(data.today)))
 				.map(({ id }) => id)
 		)
 	);
-	const units = $derived([...new Set(data.players.map(({ unit }) => unit ?? ''))]);
-	const unitName = (id: string) =>
-		data.team.units.find((unit) => unit.id === id)?.name ?? 'Players';
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
 
 	/** Monday 1 to Sunday 7. */
@@ -99,36 +91,13 @@
 			/>
 		</div>
 		<h2>{expected.length} of {data.players.length} players come</h2>
-		<div class="people">
-			{#each units as unit (unit)}
-				<fieldset>
-					<legend>{unitName(unit)}</legend>
-					{#each data.players.filter((player) => (player.unit ?? '') === unit) as player (player.id)}
-						<Checkbox
-							id="player-{player.id}"
-							name="expected"
-							value={player.id}
-							bind:group={expected}
-							labelText="{player.number ?? ''} {player.name}{player.usuallyLate
-								? ', usually late'
-								: ''}"
-						/>
-					{/each}
-				</fieldset>
-			{/each}
-			<fieldset>
-				<legend>Adults: {adults.length}</legend>
-				{#each data.adults as adult (adult.id)}
-					<Checkbox
-						id="adult-{adult.id}"
-						name="adults"
-						value={adult.id}
-						bind:group={adults}
-						labelText="{adult.name}, {adult.role}"
-					/>
-				{/each}
-			</fieldset>
-		</div>
+		<PeoplePicker
+			players={data.players}
+			adults={data.adults}
+			units={data.team.units}
+			bind:expected
+			bind:present
+		/>
 		<Button type="submit">Make the practice</Button>
 	</form>
 </main>
@@ -153,24 +122,6 @@
 		grid-template-columns: 170px 140px 170px minmax(200px, 1fr);
 		gap: 16px;
 		max-width: 880px;
-	}
-	.people {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(215px, 1fr));
-		gap: 8px 24px;
-		padding-bottom: 16px;
-	}
-	fieldset {
-		border: 0;
-		padding: 0;
-		margin: 0;
-		min-width: 0;
-	}
-	legend {
-		font-weight: 700;
-		border-bottom: 1px solid var(--rule);
-		width: 100%;
-		padding: 0 0 2px;
 	}
 	@media (max-width: 672px) {
 		.fields {

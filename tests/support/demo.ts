@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import type { Surroundings } from '../model/bundle';
-import type { Practice } from '../model/practice';
-import { toContext, type Context } from '../practice';
+import type { Surroundings } from '../../src/core/model/bundle';
+import type { Practice } from '../../src/core/model/practice';
+import { toContext, type Context } from '../../src/core/practice';
 
-const folder = new URL('../../../demo/saltmarsh/', import.meta.url);
+const folder = new URL('../../demo/saltmarsh/', import.meta.url);
 const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'utf8'));
 
 /** The made-up team with its shelf, read from the files of the demo. */

@@ -1,5 +1,5 @@
-import type { Drill } from '../model/drill';
-import type { Runner } from '../drill';
+import type { Drill } from '../../src/core/model/drill';
+import type { Runner } from '../../src/core/drill';
 
 /** What the slow simulator counts for each player. */
 export interface SlowSums {

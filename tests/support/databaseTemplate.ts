@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import type { TestProject } from 'vitest/node';
-import { listMigrations, migrate } from '../src/lib/server/database';
+import { listMigrations, migrate } from '../../src/lib/server/database';
 
 declare module 'vitest' {
 	interface ProvidedContext {

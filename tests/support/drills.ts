@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Drill, Spot } from '../model/drill';
+import type { Drill, Spot } from '../../src/core/model/drill';
 
 /** A balanced drill of a passer and a receiver who change places; fields may be replaced. */
 export function simpleDrill(fields: Partial<Drill> = {}): Drill {

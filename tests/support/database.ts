@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { PGlite } from '@electric-sql/pglite';
 import { inject } from 'vitest';
-import type { Db } from '../src/lib/server/database';
-import { seedDemo } from '../src/lib/server/usecases/seedDemo';
+import type { Db } from '../../src/lib/server/database';
+import { seedDemo } from '../../src/lib/server/usecases/seedDemo';
 
 const holder = globalThis as { testDb?: Promise<PGlite> };
 

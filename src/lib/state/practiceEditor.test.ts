@@ -1,0 +1,239 @@
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import type { Practice } from '$core/model/practice';
+import { applyEdit, plainPeriod, setMinutes, type Edit, type SentEdit } from '$core/practice';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
+import type { EditStore } from './editQueue';
+import { PracticeEditor } from './practiceEditor.svelte';
+
+const context = demoContext();
+
+/** A server that does what the real one does, on one practice in memory. */
+class FakeServer {
+	revision = 1;
+	practice: Practice = demoPractice();
+	log: SentEdit[] = [];
+	/** What happens to the next requests: answered, answered with the answer lost, or not reached. */
+	fate: 'answer' | 'lose' | 'away' = 'answer';
+
+	fetch = async (_url: string, { body }: { body: string }) => {
+		if (this.fate === 'away') throw new TypeError('no network');
+		const { revision, edits } = JSON.parse(body) as { revision: number; edits: SentEdit[] };
+		const answer = this.take(revision, edits);
+		if (this.fate === 'lose') throw new TypeError('the answer was lost');
+		return new Response(JSON.stringify(answer.body), { status: answer.status });
+	};
+
+	private take(revision: number, edits: SentEdit[]) {
+		const known = edits.filter(({ id }) => this.log.some((sent) => sent.id === id));
+		const fresh = edits.filter((sent) => !known.includes(sent));
+		const state = () => ({ revision: this.revision, practice: this.practice });
+		if (fresh.length === 0) return { status: 200, body: state() };
+		if (revision !== this.revision)
+			return { status: 409, body: { ...state(), known: known.map(({ id }) => id) } };
+		let next = this.practice;
+		for (const { id, edit } of fresh) {
+			const applied = applyEdit(next, edit);
+			if (!applied.ok)
+				return { status: 400, body: { error: { path: `edits.${id}`, message: applied.failure } } };
+			next = applied.value.practice;
+		}
+		this.practice = next;
+		this.log.push(...fresh);
+		this.revision += 1;
+		return { status: 200, body: state() };
+	}
+}
+
+function memoryStore(): EditStore & { kept: SentEdit[] } {
+	return {
+		kept: [],
+		read() {
+			return this.kept;
+		},
+		write(edits) {
+			this.kept = [...edits];
+		}
+	};
+}
+
+let server: FakeServer;
+beforeEach(() => {
+	server = new FakeServer();
+	vi.useFakeTimers();
+	vi.stubGlobal('fetch', server.fetch);
+});
+afterEach(() => {
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
+
+const open = (store: EditStore | null = null) =>
+	new PracticeEditor(
+		'/edits',
+		{ revision: server.revision, practice: server.practice },
+		context,
+		store
+	);
+const settle = () => vi.advanceTimersByTimeAsync(10_000);
+const minutes = (value: number): Edit => ({ type: 'set-practice', set: { minutes: value } });
+const water = (id: string): Edit => ({
+	type: 'add-period',
+	period: plainPeriod('water', { id, name: 'Water', minutes: 2 }),
+	after: null
+});
+
+describe('PracticeEditor', () => {
+	test('shows a change at once and saves it by itself', async () => {
+		const editor = open();
+		expect(editor.apply(minutes(100))).toBeNull();
+		expect([editor.practice.minutes, editor.saveState]).toEqual([100, 'saving']);
+		await settle();
+		expect([server.practice.minutes, editor.saveState]).toEqual([100, 'saved']);
+	});
+
+	test('says why an edit does not apply, and sends nothing', async () => {
+		const editor = open();
+		expect(editor.apply({ type: 'remove-period', period: 'nowhere' })).toBe('no-such-period');
+		await settle();
+		expect(server.log).toEqual([]);
+	});
+
+	test('takes steps back and does them again, each by its name', async () => {
+		const editor = open();
+		editor.apply(setMinutes(editor.practice, 'squares', 14));
+		editor.apply(water('w'));
+		expect([editor.undoWords, editor.redoWords]).toEqual(['Add Water', '']);
+		editor.undo();
+		editor.undo();
+		expect(editor.practice).toEqual(demoPractice());
+		expect([editor.undoWords, editor.redoWords]).toEqual(['', 'Give Two-touch squares 14 minutes']);
+		editor.redo();
+		expect(editor.practice.periods[1].minutes).toBe(14);
+		editor.undo();
+		await settle();
+		expect(server.practice).toEqual(demoPractice());
+	});
+
+	test('a new step ends what could be done again', () => {
+		const editor = open();
+		editor.apply(minutes(100));
+		editor.undo();
+		editor.apply(minutes(80));
+		expect(editor.redoWords).toBe('');
+	});
+
+	test('goes on trying while the server is away, and keeps what is unsent', async () => {
+		const store = memoryStore();
+		const editor = open(store);
+		server.fate = 'away';
+		editor.apply(minutes(100));
+		await vi.advanceTimersByTimeAsync(5000);
+		expect(editor.saveState).toBe('away');
+		expect(store.kept).toHaveLength(1);
+		server.fate = 'answer';
+		await settle();
+		expect([editor.saveState, server.practice.minutes, store.kept.length]).toEqual([
+			'saved',
+			100,
+			0
+		]);
+	});
+
+	test('resumes on a new page what the old one could not send', async () => {
+		const store = memoryStore();
+		server.fate = 'away';
+		open(store).apply(minutes(100));
+		server.fate = 'answer';
+		const next = open(store);
+		next.resume();
+		expect(next.practice.minutes).toBe(100);
+		await settle();
+		expect(server.practice.minutes).toBe(100);
+	});
+
+	test('applies an edit once whose answer was lost', async () => {
+		const editor = open();
+		server.fate = 'lose';
+		editor.apply(water('w'));
+		await vi.advanceTimersByTimeAsync(1000);
+		server.fate = 'answer';
+		await settle();
+		expect(server.practice.periods.filter(({ id }) => id === 'w')).toHaveLength(1);
+		expect(editor.practice).toEqual(server.practice);
+	});
+
+	test('keeps both changes where somebody else was first, and says so', async () => {
+		const [mine, yours] = [open(), open()];
+		mine.apply(minutes(100));
+		await settle();
+		yours.apply(water('w'));
+		await settle();
+		expect(server.practice.minutes).toBe(100);
+		expect(server.practice.periods[0].id).toBe('w');
+		expect(yours.practice).toEqual(server.practice);
+		expect(yours.trouble).toContain('Both changes are kept');
+	});
+
+	test('leaves out what no longer applies, says so, and never undoes the work of others', async () => {
+		const [mine, yours] = [open(), open()];
+		yours.apply(setMinutes(yours.practice, 'squares', 14));
+		mine.apply({ type: 'remove-period', period: 'squares' });
+		await settle();
+		yours.undo();
+		await settle();
+		expect(server.practice.periods.some(({ id }) => id === 'squares')).toBe(false);
+		expect(yours.practice).toEqual(server.practice);
+		expect(yours.trouble).not.toBe('');
+	});
+
+	test('two browsers with lost answers, delays and undo end up with every edit once, in order', async () => {
+		const step = fc.record({
+			who: fc.nat(1),
+			what: fc.constantFrom('edit', 'edit', 'edit', 'undo', 'redo', 'wait'),
+			fate: fc.constantFrom<FakeServer['fate']>('answer', 'answer', 'lose', 'away'),
+			kind: fc.nat(3),
+			number: fc.nat(40)
+		});
+		let made = 0;
+		await fc.assert(
+			fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 40 }), async (steps) => {
+				server = new FakeServer();
+				vi.stubGlobal('fetch', server.fetch);
+				const editors = [open(), open()];
+				for (const { who, what, fate, kind, number } of steps) {
+					const editor = editors[who];
+					server.fate = fate;
+					const periods = editor.practice.periods;
+					const period = periods[number % Math.max(1, periods.length)];
+					if (what === 'wait') await vi.advanceTimersByTimeAsync(number * 100);
+					else if (what === 'undo') editor.undo();
+					else if (what === 'redo') editor.redo();
+					else if (kind === 0) editor.apply(minutes(60 + number));
+					else if (kind === 1) editor.apply(water(`w${(made += 1)}`));
+					else if (period && kind === 2)
+						editor.apply(setMinutes(editor.practice, period.id, 1 + number));
+					else if (period) editor.apply({ type: 'remove-period', period: period.id });
+				}
+				server.fate = 'answer';
+				for (let k = 0; k < 5; k += 1) await settle();
+				const ids = server.log.map(({ id }) => id);
+				expect(new Set(ids).size).toBe(ids.length);
+				const replayed = server.log.reduce((practice, { edit }) => {
+					const applied = applyEdit(practice, edit);
+					if (!applied.ok) throw new Error(applied.failure);
+					return applied.value.practice;
+				}, demoPractice());
+				expect(server.practice).toEqual(replayed);
+				for (const editor of editors) {
+					expect(editor.saveState).toBe('saved');
+					// One more edit brings what the other did since: then both hold the server's state.
+					editor.apply(minutes(77));
+					await settle();
+					expect(editor.practice).toEqual(server.practice);
+				}
+			}),
+			{ seed: 9, numRuns: 60 }
+		);
+	});
+});
