@@ -1,0 +1,124 @@
+import { describe, expect, test } from 'vitest';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { kitNeeded } from '../sizing';
+import {
+	applyEdit,
+	drillOf,
+	evaluate,
+	findBlock,
+	fitToTime,
+	idMaker,
+	overlap,
+	plannedMinutes,
+	resizePeriods,
+	roomFor,
+	setMinutes,
+	sizeLane,
+	splitIntoCopies,
+	type Edit,
+	type Found
+} from '.';
+
+const context = demoContext();
+const practice = demoPractice();
+const plan = { practice, context };
+const block = (id: string) => findBlock(practice, id) as Found;
+function after(edit: Edit) {
+	const applied = applyEdit(practice, edit);
+	if (!applied.ok) throw new Error(applied.failure);
+	return applied.value.practice;
+}
+
+describe('copies of a block', () => {
+	test('can be taken as size offers them: even groups, each in a zone of its own, adults dealt', () => {
+		const sized = sizeLane(plan, block('sq'));
+		if (!sized) throw new Error('no sizes');
+		const { output, room } = sized.sizing;
+		const option = output.options[output.best ?? 0];
+		const edit = splitIntoCopies(plan, { ...block('sq'), option, room, players: sized.players });
+		if (!edit) throw new Error('no edit');
+		const { copies } = edit.lanes[0].blocks[0];
+		expect(copies).toHaveLength(option.copies);
+		expect(new Set(copies.map(({ zoneId }) => zoneId)).size).toBe(option.copies);
+		expect(new Set(copies.flatMap(({ adults }) => adults)).size).toBe(5);
+		expect(edit.groups?.map(({ players }) => players.length)).toEqual(option.sizes);
+		expect(evaluate(after(edit), context).playerClashes).toEqual([]);
+	});
+
+	test('are sized from what the other lanes leave', () => {
+		const { period, lane } = block('turn');
+		const drill = drillOf(context, block('turn').block.drill);
+		if (!drill) throw new Error('no drill');
+		const beside = period.lanes.filter((other) => other !== lane);
+		const room = roomFor(drill, { practice, period, beside, context, players: 6 });
+		expect(room.zones.map(({ id }) => id)).toEqual(['e', 'f']);
+		expect(room.adults).toEqual(['head', 'helper-1', 'helper-2']);
+		const used = beside.flatMap(({ blocks }) =>
+			blocks.map(
+				(each) =>
+					kitNeeded(drillOf(context, each.drill) ?? drill, { copies: 1, players: 8 }).get('ball') ??
+					0
+			)
+		);
+		expect(room.kit.ball).toBe(40 - used.reduce((a, b) => a + b));
+	});
+
+	test('are not offered for stations', () => {
+		expect(sizeLane(plan, block('duel'))).toBeNull();
+	});
+});
+
+describe('minutes', () => {
+	test('of a period are those of its blocks, and slots are cut anew', () => {
+		const next = after(
+			resizePeriods(
+				practice,
+				new Map([
+					['stations', 40],
+					['units', 7]
+				])
+			)
+		);
+		expect(findBlock(next, 'duel')?.block.minutes).toBe(10);
+		expect(findBlock(next, 'outlet')?.block.minutes).toBe(7);
+		expect(plannedMinutes(next)).toBe(91);
+		const runs = evaluate(next, context).runs.filter(({ run }) => run.block.id === 'duel');
+		expect(runs.map(({ run }) => run.toSecond - run.fromSecond)).toEqual([577, 577, 577, 577]);
+	});
+
+	test('set by hand are kept by the fit that follows', () => {
+		const longer = after(setMinutes(practice, 'squares', 20));
+		const fitting = fitToTime({ ...longer, minutes: 100 });
+		const squares = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
+		expect(squares && squares.periods.squares).toBe(20);
+	});
+
+	test('of a locked period stay as they are when the rest is fitted', () => {
+		const locked = after({ type: 'set-period', period: 'game', set: { locked: true } });
+		const fitting = fitToTime({ ...locked, minutes: 80 });
+		const resize = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
+		expect(resize && resize.periods).toMatchObject({ game: 18 });
+	});
+
+	test('say by how many they are too few where nothing can be dropped', () => {
+		const musts = {
+			...practice,
+			minutes: 20,
+			periods: practice.periods.map((period) => ({ ...period, rank: 'must' as const }))
+		};
+		expect(fitToTime(musts)).toMatchObject({ ok: false, failure: { code: 'infeasible' } });
+	});
+});
+
+test('zones that touch do not overlap, and those that share ground do', () => {
+	const zone = (id: string) => context.zoneById.get(id) ?? context.ground.zones[0];
+	expect(overlap(zone('a'), zone('b'))).toBe(false);
+	expect(overlap(zone('a'), zone('ab'))).toBe(true);
+	expect(overlap(zone('cd'), zone('half'))).toBe(true);
+	expect(overlap(zone('strip'), zone('half'))).toBe(false);
+});
+
+test('new ids step over those that are taken', () => {
+	const makeId = idMaker(['p.b', 'p.b-2']);
+	expect([makeId('p.b'), makeId('p.b'), makeId('q')]).toEqual(['p.b-3', 'p.b-4', 'q']);
+});

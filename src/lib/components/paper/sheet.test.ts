@@ -1,0 +1,40 @@
+import { expect, test } from 'vitest';
+import { evaluate } from '$core/practice';
+import { demoContext, demoPractice } from '../../../../tests/support/demo';
+import { BIBS, bibLook } from '../bib/bibs';
+import { dayWords } from '../ui/dates';
+import { sheetBlocks } from './sheet';
+
+const evaluation = evaluate(demoPractice(), demoContext());
+const blocks = (period: string) => {
+	const window = evaluation.windows.find((each) => each.period.id === period);
+	if (!window) throw new Error(`no ${period}`);
+	return sheetBlocks(evaluation, window);
+};
+
+test('the sheet names zone, adult, turns and the bibs of every slot of a station', () => {
+	const [duel] = blocks('stations');
+	expect(duel).toMatchObject({ zones: 'A', adults: 'Maren', numbers: '', turns: '14 turns' });
+	expect(duel.bibs).toEqual([[0], [3], [2], [1]]);
+});
+
+test('it gives copies their bibs, and numbers to those without one', () => {
+	expect(blocks('squares')[0]).toMatchObject({
+		zones: 'A, B, C, D',
+		bibs: [[0], [1], [2], [3]],
+		numbers: ''
+	});
+	expect(blocks('warm-up')[0].numbers).toBe('everyone');
+	expect(blocks('units')[0].numbers).toBe('2 3 4 5 14 22 9 11 6 7');
+});
+
+test('bibs are told apart without colour, and use no letter of a zone', () => {
+	expect(new Set(BIBS.map(({ letter }) => letter)).size).toBe(8);
+	expect(new Set(BIBS.map(({ pattern }) => pattern)).size).toBe(8);
+	for (const { letter } of BIBS) expect('ABCDEF').not.toContain(letter);
+	expect(bibLook(9)).toBe(BIBS[1]);
+});
+
+test('days are said as a coach says them', () => {
+	expect(dayWords('2027-04-06')).toBe('Tuesday 6 April');
+});

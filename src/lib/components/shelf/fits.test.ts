@@ -1,0 +1,46 @@
+import { describe, expect, test } from 'vitest';
+import { demoContext, demoPractice } from '../../../../tests/support/demo';
+import { fitOf, matches } from './fits';
+
+const context = demoContext();
+const practice = { ...demoPractice(), periods: [] };
+const drill = (id: string) => {
+	const found = context.shelf.find((each) => each.id === id);
+	if (!found) throw new Error(`no ${id}`);
+	return found;
+};
+
+describe('how a drill fits', () => {
+	test('is said with copies, turns and waiting', () => {
+		const { words, score } = fitOf({ practice, context }, drill('two-touch-squares'), 12);
+		expect(words).toMatch(/^5 copies of 5 or 4 · \d+ turns · waits \d+ %$/);
+		expect(score).toBeGreaterThan(0);
+	});
+
+	test('says what stands in the way where nothing is free', () => {
+		const alone = { ...practice, adults: [] };
+		const fit = fitOf({ practice: alone, context }, drill('channel-duel'), 12);
+		expect(fit).toMatchObject({ score: -1 });
+		expect(fit.words).toContain('coaches');
+	});
+
+	test('says how many players are missing', () => {
+		const few = { ...practice, expected: practice.expected.slice(0, 3) };
+		expect(fitOf({ practice: few, context }, drill('eight-a-side'), 12)).toMatchObject({
+			score: -2,
+			sizing: null
+		});
+	});
+
+	test('puts the calm end of a practice behind what has turns', () => {
+		const score = (id: string) => fitOf({ practice, context }, drill(id), 12).score;
+		expect(score('closing-circle')).toBeLessThan(score('press-in-pairs'));
+	});
+});
+
+test('a drill is found by words of its name, summary, family and skills, accents or not', () => {
+	expect(matches(drill('channel-duel'), 'two AGAINST')).toBe(true);
+	expect(matches(drill('channel-duel'), 'overlóad duel')).toBe(true);
+	expect(matches(drill('channel-duel'), 'keeper')).toBe(false);
+	expect(matches(drill('channel-duel'), '')).toBe(true);
+});
