@@ -10,20 +10,17 @@ import {
 	type Evaluation,
 	type SentEdit
 } from '$core/practice';
-import type { EditStore } from './editQueue';
+import type { EditorKeepers, Step } from './keeper';
 import { sendEdits, type ServerState } from './saver';
-
-/** An edit that can be taken back, or done again, and what it is called. */
-interface Step {
-	edit: Edit;
-	words: string;
-}
 
 /** What is going on between this page and the server. */
 export type SaveState = 'saved' | 'saving' | 'away' | 'refused';
 
 const SEND_AFTER_MILLISECONDS = 200;
 const TRY_AGAIN_AFTER_MILLISECONDS = 2000;
+
+/** Steps that are kept for undo: more than a session of planning makes. */
+const MOST_STEPS = 500;
 
 /** One practice while it is edited: its value, what follows from it, undo, and saving by itself. */
 export class PracticeEditor {
@@ -53,19 +50,22 @@ export class PracticeEditor {
 		private readonly url: string,
 		state: ServerState,
 		context: Context,
-		private readonly store: EditStore | null
+		private readonly keepers: EditorKeepers | null
 	) {
 		this.context = context;
 		this.practice = state.practice;
 		this.#revision = state.revision;
 	}
 
-	/** Puts edits that an earlier page could not send onto the practice and sends them. */
+	/** Goes on where an earlier page stopped: its steps, and the edits that it could not send. */
 	resume(): void {
-		const kept = this.store?.read() ?? [];
-		if (kept.length === 0) return;
-		this.#unsent = this.#replay(kept);
-		this.#keep();
+		const steps = this.keepers?.steps.read();
+		this.#undo = steps?.undo ?? [];
+		this.#redo = steps?.redo ?? [];
+		const unsent = this.keepers?.unsent.read() ?? [];
+		if (unsent.length === 0) return;
+		this.#unsent = this.#replay(unsent);
+		this.#keepUnsent();
 		this.#sendSoon();
 	}
 
@@ -74,29 +74,38 @@ export class PracticeEditor {
 		const words = describeEdit(edit, { practice: this.practice, context: this.context });
 		const inverse = this.#commit(edit);
 		if ('failure' in inverse) return inverse.failure;
-		this.#undo = [...this.#undo, { edit: inverse.edit, words }];
-		this.#redo = [];
+		this.#setSteps([...this.#undo, { edit: inverse.edit, words }], []);
 		return null;
 	}
 
 	/** Takes the last step back on the practice as it stands. */
 	undo(): void {
-		this.#undo = this.#stepBack(this.#undo, (step) => (this.#redo = [...this.#redo, step]));
+		const step = this.#undo.at(-1);
+		if (!step) return;
+		const again = this.#stepBack(step);
+		this.#setSteps(this.#undo.slice(0, -1), again ? [...this.#redo, again] : this.#redo);
 	}
 
 	/** Does the step again that was taken back last. */
 	redo(): void {
-		this.#redo = this.#stepBack(this.#redo, (step) => (this.#undo = [...this.#undo, step]));
+		const step = this.#redo.at(-1);
+		if (!step) return;
+		const back = this.#stepBack(step);
+		this.#setSteps(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
 	}
 
-	#stepBack(steps: Step[], keep: (step: Step) => void): Step[] {
-		const step = steps.at(-1);
-		if (!step) return steps;
-		const inverse = this.#commit(step.edit);
-		if ('failure' in inverse)
-			this.trouble = `"${step.words}" can no longer be changed back: ${inverse.failure}`;
-		else keep({ edit: inverse.edit, words: step.words });
-		return steps.slice(0, -1);
+	/** Applies a step and gives the one that takes it back; null, with the reason said, where it no longer applies. */
+	#stepBack({ edit, words }: Step): Step | null {
+		const inverse = this.#commit(edit);
+		if (!('failure' in inverse)) return { edit: inverse.edit, words };
+		this.trouble = `"${words}" can no longer be changed back: ${inverse.failure}`;
+		return null;
+	}
+
+	#setSteps(undo: Step[], redo: Step[]): void {
+		this.#undo = undo.slice(-MOST_STEPS);
+		this.#redo = redo;
+		this.keepers?.steps.write({ undo: this.#undo, redo: this.#redo });
 	}
 
 	#commit(edit: Edit): { edit: Edit } | { failure: EditFailure } {
@@ -105,7 +114,7 @@ export class PracticeEditor {
 		this.practice = applied.value.practice;
 		this.trouble = '';
 		this.#unsent = [...this.#unsent, { id: nanoid(), edit }];
-		this.#keep();
+		this.#keepUnsent();
 		this.#sendSoon();
 		return { edit: applied.value.inverse };
 	}
@@ -123,8 +132,8 @@ export class PracticeEditor {
 		return kept;
 	}
 
-	#keep(): void {
-		this.store?.write(this.#unsent);
+	#keepUnsent(): void {
+		this.keepers?.unsent.write(this.#unsent.length > 0 ? this.#unsent : undefined);
 	}
 
 	#sendSoon(milliseconds = SEND_AFTER_MILLISECONDS): void {
@@ -160,7 +169,7 @@ export class PracticeEditor {
 				this.saveState = 'refused';
 				this.trouble = `The last change was not saved: ${sent.message}`;
 				this.#unsent = [];
-				this.#keep();
+				this.#keepUnsent();
 		}
 	}
 
@@ -174,7 +183,7 @@ export class PracticeEditor {
 			this.practice = state.practice;
 			this.#unsent = this.#replay(rest);
 		}
-		this.#keep();
+		this.#keepUnsent();
 		this.saveState = 'saved';
 		if (this.#unsent.length > 0) this.#sendSoon();
 	}

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Practice } from '$core/model/practice';
 import { applyEdit, plainPeriod, setMinutes, type Edit, type SentEdit } from '$core/practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
-import type { EditStore } from './editQueue';
+import type { EditorKeepers, Keeper } from './keeper';
 import { PracticeEditor } from './practiceEditor.svelte';
 
 const context = demoContext();
@@ -45,17 +45,14 @@ class FakeServer {
 	}
 }
 
-function memoryStore(): EditStore & { kept: SentEdit[] } {
+function inMemory<Value>(): Keeper<Value> {
+	let kept: string | undefined;
 	return {
-		kept: [],
-		read() {
-			return this.kept;
-		},
-		write(edits) {
-			this.kept = [...edits];
-		}
+		read: () => (kept === undefined ? undefined : JSON.parse(kept)),
+		write: (value) => (kept = value === undefined ? undefined : JSON.stringify(value))
 	};
 }
+const memory = (): EditorKeepers => ({ unsent: inMemory(), steps: inMemory() });
 
 let server: FakeServer;
 beforeEach(() => {
@@ -68,12 +65,12 @@ afterEach(() => {
 	vi.unstubAllGlobals();
 });
 
-const open = (store: EditStore | null = null) =>
+const open = (keepers: EditorKeepers | null = null) =>
 	new PracticeEditor(
 		'/edits',
 		{ revision: server.revision, practice: server.practice },
 		context,
-		store
+		keepers
 	);
 const settle = () => vi.advanceTimersByTimeAsync(10_000);
 const minutes = (value: number): Edit => ({ type: 'set-practice', set: { minutes: value } });
@@ -124,24 +121,21 @@ describe('PracticeEditor', () => {
 	});
 
 	test('goes on trying while the server is away, and keeps what is unsent', async () => {
-		const store = memoryStore();
+		const store = memory();
 		const editor = open(store);
 		server.fate = 'away';
 		editor.apply(minutes(100));
 		await vi.advanceTimersByTimeAsync(5000);
 		expect(editor.saveState).toBe('away');
-		expect(store.kept).toHaveLength(1);
+		expect(store.unsent.read()).toHaveLength(1);
 		server.fate = 'answer';
 		await settle();
-		expect([editor.saveState, server.practice.minutes, store.kept.length]).toEqual([
-			'saved',
-			100,
-			0
-		]);
+		expect([editor.saveState, server.practice.minutes]).toEqual(['saved', 100]);
+		expect(store.unsent.read()).toBeUndefined();
 	});
 
 	test('resumes on a new page what the old one could not send', async () => {
-		const store = memoryStore();
+		const store = memory();
 		server.fate = 'away';
 		open(store).apply(minutes(100));
 		server.fate = 'answer';
@@ -150,6 +144,24 @@ describe('PracticeEditor', () => {
 		expect(next.practice.minutes).toBe(100);
 		await settle();
 		expect(server.practice.minutes).toBe(100);
+	});
+
+	test('takes steps back on a new page that were made on the old one', async () => {
+		const store = memory();
+		const first = open(store);
+		first.apply(water('w'));
+		first.apply(minutes(100));
+		first.undo();
+		await settle();
+		const next = open(store);
+		next.resume();
+		expect([next.undoWords, next.redoWords]).toEqual([
+			'Add Water',
+			'Make the practice 100 minutes'
+		]);
+		next.undo();
+		await settle();
+		expect(server.practice).toEqual(demoPractice());
 	});
 
 	test('applies an edit once whose answer was lost', async () => {

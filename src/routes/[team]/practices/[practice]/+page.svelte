@@ -20,7 +20,7 @@
 	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import { BoardView } from '$lib/state/boardView.svelte';
-	import { browserStore } from '$lib/state/editQueue';
+	import { browserKeepers } from '$lib/state/keeper';
 	import { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import type { PageData } from './$types';
 
@@ -30,8 +30,8 @@
 	const editor = untrack(() => {
 		const { practice } = data.stored;
 		const url = `/${practice.teamId}/practices/${practice.id}/edits`;
-		const store = browserStore(`unsent ${practice.teamId} ${practice.id}`);
-		return new PracticeEditor(url, data.stored, toContext(data.surroundings), store);
+		const keepers = browserKeepers(`${practice.teamId} ${practice.id}`);
+		return new PracticeEditor(url, data.stored, toContext(data.surroundings), keepers);
 	});
 	const view = new BoardView();
 	let lettersAreOn = $state(true);
