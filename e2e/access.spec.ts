@@ -75,6 +75,16 @@ test('the board works by keyboard alone', async ({ page, server }) => {
 	await expect(page.getByText(/is hard work|To mend/).first()).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
+	await page.keyboard.press('Escape');
+	for (let k = 0; k < 4; k += 1) await page.keyboard.press('j');
+	await page.keyboard.press('Alt+ArrowLeft');
+	await expect(page.getByRole('alert')).toHaveText('Move Channel duel to zone Strip');
+	await page.keyboard.press('Control+z');
+	await page.keyboard.press('d');
+	await page.keyboard.press('l');
+	await expect(page.getByRole('button', { name: 'Unlock minutes' })).toBeVisible();
+	await page.keyboard.press('Control+z');
+	await page.keyboard.press('Control+z');
 	await expect(page.getByText('To mend: 3')).toBeVisible();
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog')).toContainText('now-line a minute back, forward');

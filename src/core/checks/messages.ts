@@ -146,6 +146,10 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 				: `Move ${names.period(edit.period)} behind ${names.period(edit.after)}`;
 		case 'set-period':
 			if (edit.set.moveSeconds != null) return `Give ${edit.set.moveSeconds} s to change stations`;
+			if (edit.set.locked !== undefined)
+				return `${edit.set.locked ? 'Lock' : 'Unlock'} the minutes of ${names.period(edit.period)}`;
+			if (edit.set.name !== undefined)
+				return `Call ${names.period(edit.period)} "${edit.set.name}"`;
 			return `Change ${names.period(edit.period)}`;
 		case 'set-minutes': {
 			const changed = Object.entries(edit.periods);

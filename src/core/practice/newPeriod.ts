@@ -1,5 +1,6 @@
 import type { Drill } from '../model/drill';
 import type { Block, Period, PeriodKind } from '../model/practice';
+import type { Zone } from '../model/team';
 import { copiesFor, zoneIdsOf } from './copies';
 import { idsIn } from './find';
 import { idMaker } from './ids';
@@ -23,14 +24,19 @@ function kindFor(drill: Drill): PeriodKind {
 	return drill.family === 'scrimmage' ? 'scrimmage' : 'together';
 }
 
+/** The zones with one of them first, where it is among them. */
+function startingAt(zones: readonly Zone[], first: string | undefined): Zone[] {
+	return zones.toSorted((a, b) => Number(b.id === first) - Number(a.id === first));
+}
+
 /**
  * A new period that runs one drill with everyone expected: copies, groups, zones and adults from the
  * best free size; where none is free, one copy, and the checks say what is wrong.
- * `null` where no zone of the ground could hold one copy.
+ * `null` where no zone of the ground could hold one copy. The first copy stands in `zoneId` where it can.
  */
 export function periodFromDrill(
 	plan: Plan,
-	{ drill, id, minutes }: { drill: Drill; id: string; minutes: number }
+	{ drill, id, minutes, zoneId }: { drill: Drill; id: string; minutes: number; zoneId?: string }
 ): Period | null {
 	const { practice, context } = plan;
 	const makeId = idMaker([...practice.periods.flatMap(idsIn), id]);
@@ -49,12 +55,13 @@ export function periodFromDrill(
 		? sized.value.room
 		: roomFor(drill, { practice, period, beside: [], context, players: about });
 	if (room.zones.length === 0) return null;
+	const from = { ...room, zones: startingAt(room.zones, zoneId) };
 	const { options, best } = sized.ok ? sized.value.output : { options: [], best: null };
 	const option = options[best ?? 0] ?? { sizes: [players.length], adultsAt: 0 };
 	const blockId = makeId(`${id}.b`);
 	const { copies, groups } = copiesFor(drill, {
 		option,
-		room,
+		room: from,
 		players,
 		stem: blockId,
 		makeId,

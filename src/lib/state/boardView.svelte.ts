@@ -1,5 +1,14 @@
+import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import { findBlock } from '$core/practice';
+
+/** A drill under the pointer: the id that its period would have, and where in the window it is held. */
+export interface Held {
+	drill: Drill;
+	id: string;
+	clientX: number;
+	clientY: number;
+}
 
 /** What the coach looks at on the board: the now-line, what is selected, which dialog is open. */
 export class BoardView {
@@ -11,6 +20,8 @@ export class BoardView {
 	period: string | null = $state(null);
 	block: string | null = $state(null);
 	dialog: 'stations' | 'people' | 'keys' | null = $state(null);
+	/** A drill of the shelf that is held over the board, and where in the window. */
+	held: Held | null = $state(null);
 	/** A word that is said to screen readers. */
 	said = $state('');
 

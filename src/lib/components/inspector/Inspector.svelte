@@ -4,6 +4,7 @@
 	import { findBlock, setMinutes, type Edit } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { duplicateSelected, lockSelected } from '../ui/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
@@ -103,6 +104,20 @@
 					{period.slots ? 'Change the stations' : 'Split into stations'}
 				</Button>
 			{/if}
+			<Button
+				kind="tertiary"
+				size="small"
+				on:click={() => duplicateSelected({ editor, view, apply: onapply })}
+			>
+				Duplicate
+			</Button>
+			<Button
+				kind="tertiary"
+				size="small"
+				on:click={() => lockSelected({ editor, view, apply: onapply })}
+			>
+				{period.locked ? 'Unlock minutes' : 'Lock minutes'}
+			</Button>
 			<Button
 				kind="danger-tertiary"
 				size="small"

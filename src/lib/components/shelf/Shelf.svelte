@@ -2,17 +2,23 @@
 	import { Search } from 'carbon-components-svelte';
 	import type { Drill } from '$core/model/drill';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { dragged, type DragHandlers } from '../tape/dragged';
 	import { fitOf, matches } from './fits';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
 	let {
 		editor,
 		onadd,
-		onplain
+		onplain,
+		onhold,
+		ondrop
 	}: {
 		editor: PracticeEditor;
 		onadd: (drill: Drill) => void;
 		onplain: (kind: 'water' | 'talk' | 'close') => void;
+		/** A drill is held over the board; null when it was let go without a drop. */
+		onhold: (drill: Drill | null, at: { clientX: number; clientY: number }) => void;
+		ondrop: () => void;
 	} = $props();
 
 	let search = $state('');
@@ -31,6 +37,12 @@
 	const used = $derived(
 		new Set(editor.evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
 	);
+	const NOWHERE = { clientX: 0, clientY: 0 };
+	const dragOf = (drill: Drill): DragHandlers => ({
+		onmove: (by) => onhold(drill, by),
+		ondrop,
+		oncancel: () => onhold(null, NOWHERE)
+	});
 </script>
 
 <section aria-label="Shelf">
@@ -54,7 +66,11 @@
 	<ul>
 		{#each found as { drill, words, score } (drill.id)}
 			<li>
-				<button onclick={() => onadd(drill)} title="{drill.summary} Click to put it on the tape.">
+				<button
+					onclick={() => onadd(drill)}
+					title="{drill.summary} Click, or drag it onto the tape."
+					{@attach dragged(() => dragOf(drill))}
+				>
 					<strong>{drill.name}</strong>
 					{#if used.has(drill.id)}<span class="used">on the tape</span>{/if}
 					<span class="facts narrow" class:off={score < 0}>{words}</span>
@@ -103,7 +119,8 @@
 		font: inherit;
 		color: inherit;
 		text-align: left;
-		cursor: pointer;
+		cursor: grab;
+		touch-action: pan-y;
 		line-height: 1.25;
 	}
 	li > button:not(.link):hover {

@@ -5,10 +5,19 @@
 	import TapeBlockView from './TapeBlock.svelte';
 	import TapePeriod from './TapePeriod.svelte';
 	import Ruler from './Ruler.svelte';
-	import { clockAt, columnsOf, layBlocks } from './layout';
+	import type { Edit } from '$core/practice';
+	import type { Held } from '$lib/state/boardView.svelte';
+	import type { DragBy, DragHandlers } from './dragged';
+	import Ghost from './Ghost.svelte';
+	import { clockAt, columnsOf, layBlocks, type TapeBlock } from './layout';
+	import { proposeDrill, proposeMove, proposeResize, type Proposal } from './proposals';
 
 	/** Time down a tape measure, zones across: the whole practice to scale. */
-	let { editor, view }: { editor: PracticeEditor; view: BoardView } = $props();
+	let {
+		editor,
+		view,
+		onapply
+	}: { editor: PracticeEditor; view: BoardView; onapply: (edit: Edit) => void } = $props();
 
 	const RULER = 64;
 	let width = $state(690);
@@ -27,6 +36,45 @@
 		)
 	);
 	const endSecond = $derived(editor.practice.minutes * 60);
+
+	let paper: HTMLElement | undefined = $state();
+	/** What letting go of a block or period would do. */
+	let moving: Proposal | null = $state.raw(null);
+	const held = $derived(view.held && proposalFor(view.held));
+	const proposal = $derived(moving ?? held);
+
+	/** The lane and the second under a point of the window. */
+	function under(clientX: number, clientY: number) {
+		const box = paper?.getBoundingClientRect();
+		if (!box) return null;
+		const column = Math.floor((clientX - box.left - RULER) / laneWidth);
+		const isOver = clientX > box.left && clientX < box.right && clientY > box.top - 20;
+		return isOver ? { column, second: (clientY - box.top) / scale } : null;
+	}
+
+	/** What dropping a drill of the shelf where it is held would do; null where that is not on the tape. */
+	export function proposalFor({ drill, id, clientX, clientY }: Held): Proposal | null {
+		const at = under(clientX, clientY);
+		return at && proposeDrill(editor.evaluation, { drill, id, columns, ...at });
+	}
+
+	function propose(periodId: string, block: TapeBlock | null, by: DragBy): Proposal | null {
+		const { evaluation } = editor;
+		if (by.isResize)
+			return proposeResize(evaluation, { periodId, seconds: by.y / scale, isCoarse: by.isCoarse });
+		const at = under(by.clientX, by.clientY);
+		const [blockId, copyId] = block ? [block.blockId, block.runs[0].copy.id] : ['', ''];
+		return at && proposeMove(evaluation, { periodId, blockId, copyId, columns, ...at });
+	}
+	const dragOf = (periodId: string, block: TapeBlock | null): DragHandlers => ({
+		onmove: (by) => (moving = propose(periodId, block, by)),
+		ondrop() {
+			const dropped = moving;
+			moving = null;
+			if (dropped) onapply(dropped.edit);
+		},
+		oncancel: () => (moving = null)
+	});
 </script>
 
 <section aria-label="Tape" class="tape">
@@ -34,6 +82,7 @@
 		<LaneHead {columns} context={editor.context} ruler={RULER} {laneWidth} />
 		<div class="paper" bind:clientWidth={width} bind:clientHeight={height}>
 			<div
+				bind:this={paper}
 				class="length"
 				style:height="{seconds * scale + 10}px"
 				style:width="{RULER + laneWidth * columns.length}px"
@@ -61,6 +110,7 @@
 						isSelected={view.period === window.period.id}
 						onselect={() =>
 							view.select(window.period.id, window.period.lanes[0]?.blocks[0]?.id ?? null)}
+						drag={dragOf(window.period.id, null)}
 					/>
 				{/each}
 				{#each blocks as block (block.key)}
@@ -78,12 +128,16 @@
 						}}
 						{scale}
 						onselect={() => view.select(block.window.period.id, block.blockId)}
+						drag={dragOf(block.window.period.id, block)}
 					/>
 				{/each}
 				{#if editor.evaluation.seconds !== endSecond}
 					<div class="end" style:top="{endSecond * scale}px">
 						<span>{clockAt(editor.practice.start, endSecond)} end</span>
 					</div>
+				{/if}
+				{#if proposal}
+					<Ghost {proposal} {scale} left={RULER} {laneWidth} lanes={columns.length} />
 				{/if}
 				<div class="now" style:top="{view.now * scale}px">
 					<span class="flag" style:top="{-Math.min(11, view.now * scale)}px"

@@ -2,6 +2,7 @@
 	import Bib from '../bib/Bib.svelte';
 	import type { BlockFigures, Context } from '$core/practice';
 	import type { Severity } from '$core/checks';
+	import { dragged, type DragHandlers } from './dragged';
 	import type { TapeBlock } from './layout';
 	import { blockWords, percent, turnsWords } from './words';
 
@@ -14,7 +15,8 @@
 		isSelected,
 		box,
 		scale,
-		onselect
+		onselect,
+		drag
 	}: {
 		block: TapeBlock;
 		context: Context;
@@ -25,6 +27,7 @@
 		/** Pixels a second. */
 		scale: number;
 		onselect: () => void;
+		drag: DragHandlers;
 	} = $props();
 
 	const [run] = $derived(block.runs);
@@ -63,6 +66,7 @@
 	aria-label="{name}: {blockWords(figures)}{fault ? `, ${fault}` : ''}"
 	title="{name}: {blockWords(figures)}{adults ? ` · ${adults}` : ''}"
 	onclick={onselect}
+	{@attach dragged(() => drag)}
 >
 	<span class="gauge" aria-hidden="true">
 		<span class="wait" style:flex-grow={figures?.waitShare ?? 0}></span>
@@ -99,6 +103,7 @@
 			</span>
 		</span>
 	{/each}
+	<span class="grip" aria-hidden="true"></span>
 </button>
 
 <style>
@@ -111,8 +116,19 @@
 		color: var(--ink);
 		font: inherit;
 		text-align: left;
-		cursor: pointer;
+		cursor: grab;
+		touch-action: none;
 		overflow: hidden;
+	}
+	.grip {
+		position: absolute;
+		inset: auto 0 0;
+		height: 7px;
+		cursor: ns-resize;
+		z-index: 2;
+	}
+	.grip:hover {
+		background: rgb(18 84 90 / 35%);
 	}
 	.block.warn {
 		border-color: var(--wait);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { PeriodWindow } from '$core/practice';
+	import { dragged, type DragHandlers } from './dragged';
 
 	/** A period's stretch over all lanes: its name where no block fills it, and a bracket to select it by. */
 	let {
@@ -8,7 +9,8 @@
 		left,
 		width,
 		isSelected,
-		onselect
+		onselect,
+		drag
 	}: {
 		window: PeriodWindow;
 		scale: number;
@@ -16,6 +18,7 @@
 		width: number;
 		isSelected: boolean;
 		onselect: () => void;
+		drag: DragHandlers;
 	} = $props();
 
 	const { period } = $derived(window);
@@ -37,8 +40,10 @@
 	aria-label="{period.name}, {period.minutes} minutes"
 	title="{period.name}, {period.minutes} min"
 	onclick={onselect}
+	{@attach dragged(() => drag)}
 >
 	{#if isBare}<span>{period.name} · {period.minutes} min</span>{/if}
+	<span class="grip" aria-hidden="true"></span>
 </button>
 
 <style>
@@ -53,10 +58,20 @@
 		line-height: 1;
 		text-align: left;
 		color: var(--ink);
-		cursor: pointer;
+		cursor: grab;
+		touch-action: none;
 		display: flex;
 		align-items: center;
 		white-space: nowrap;
+	}
+	.grip {
+		position: absolute;
+		inset: auto 0 0;
+		height: 5px;
+		cursor: ns-resize;
+	}
+	.grip:hover {
+		background: rgb(18 84 90 / 35%);
 	}
 	.water {
 		background: var(--water);

@@ -1,6 +1,9 @@
+import { nanoid } from 'nanoid';
 import type { BoardView } from '$lib/state/boardView.svelte';
 import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-import { fitToTime, setMinutes, type Edit } from '$core/practice';
+import { copyPeriod, findBlock, fitToTime, setMinutes, type Edit } from '$core/practice';
+import { columnsOf } from '../tape/layout';
+import { proposeZone } from '../tape/proposals';
 import { isTyping } from './keys';
 
 /** What the board offers to its keys. */
@@ -25,6 +28,35 @@ function moveSelected({ editor, view, apply }: BoardActions, step: 1 | -1): void
 	apply({ type: 'move-period', period: periods[index].id, after: after ?? null });
 }
 
+/** Moves the selected block's first copy to the lane beside it. */
+function moveSideways({ editor, view, apply }: BoardActions, step: 1 | -1): void {
+	const found = view.block ? findBlock(editor.practice, view.block) : undefined;
+	const copy = found?.block.copies[0];
+	if (!found || !copy) return;
+	const columns = columnsOf(editor.context);
+	const at = columns.findIndex(({ zone }) => zone.id === copy.zoneId);
+	const move = { blockId: found.block.id, copyId: copy.id, column: at + step, columns };
+	const proposal = at < 0 ? null : proposeZone(editor.evaluation, move);
+	if (proposal) apply(proposal.edit);
+	view.said = proposal?.words ?? 'There is no lane beside this one.';
+}
+
+/** Puts the selected period again behind itself. */
+export function duplicateSelected({ editor, view, apply }: BoardActions): void {
+	const period = editor.practice.periods.find(({ id }) => id === view.period);
+	if (!period) return;
+	const again = copyPeriod(period, () => nanoid(8));
+	apply({ type: 'add-period', period: again, after: period.id });
+	view.select(again.id, again.lanes[0]?.blocks[0]?.id ?? null);
+}
+
+/** Keeps the selected period's minutes when the rest is fitted, or lets them go again. */
+export function lockSelected({ editor, view, apply }: BoardActions): void {
+	const period = editor.practice.periods.find(({ id }) => id === view.period);
+	if (period)
+		apply({ type: 'set-period', period: period.id, set: { locked: period.locked ? null : true } });
+}
+
 function fitAll({ editor, view, apply }: BoardActions): void {
 	const fitting = fitToTime(editor.practice);
 	if (fitting.ok) apply(fitting.value);
@@ -43,6 +75,10 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	['k', ({ editor, view }) => view.step(editor.practice, -1)],
 	['[', (actions) => resizeSelected(actions, -1)],
 	[']', (actions) => resizeSelected(actions, 1)],
+	['{', (actions) => resizeSelected(actions, -5)],
+	['}', (actions) => resizeSelected(actions, 5)],
+	['d', duplicateSelected],
+	['l', lockSelected],
 	[',', moveNow(-60)],
 	['.', moveNow(60)],
 	['s', ({ view }) => view.period && view.block && (view.dialog = 'stations')],
@@ -62,6 +98,8 @@ function actionOf(event: KeyboardEvent, lettersAreOn: boolean): KeyAction | null
 	if (isCommand(event)) return null;
 	if (event.altKey && event.key === 'ArrowUp') return (actions) => moveSelected(actions, -1);
 	if (event.altKey && event.key === 'ArrowDown') return (actions) => moveSelected(actions, 1);
+	if (event.altKey && event.key === 'ArrowLeft') return (actions) => moveSideways(actions, -1);
+	if (event.altKey && event.key === 'ArrowRight') return (actions) => moveSideways(actions, 1);
 	if (event.altKey) return null;
 	if (event.key === 'Escape') return ({ view }) => view.select(null);
 	if (event.key === 'Delete')

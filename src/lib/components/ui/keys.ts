@@ -8,7 +8,11 @@ export interface KeyHelp {
 export const KEYS: readonly KeyHelp[] = [
 	{ keys: 'J  K', does: 'next period, period before' },
 	{ keys: '[  ]', does: 'a minute less, a minute more' },
+	{ keys: '{  }', does: 'five minutes less, five more' },
 	{ keys: 'Alt ↑  Alt ↓', does: 'move the period earlier, later' },
+	{ keys: 'Alt ←  Alt →', does: 'move the block to the lane beside it' },
+	{ keys: 'D', does: 'the period again, behind itself' },
+	{ keys: 'L', does: 'lock the minutes of the period, or let them go' },
 	{ keys: ',  .', does: 'now-line a minute back, forward' },
 	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },
 	{ keys: 'S', does: 'split the period into stations' },

@@ -62,6 +62,18 @@
 		apply({ type: 'add-period', period: added, after });
 		view.select(added.id, added.lanes[0].blocks[0].id);
 	}
+	let tape: Tape | undefined = $state();
+	function hold(drill: Drill | null, { clientX, clientY }: { clientX: number; clientY: number }) {
+		view.held = drill && { drill, id: view.held?.id ?? nanoid(8), clientX, clientY };
+	}
+	function dropHeld() {
+		const proposal = view.held && tape?.proposalFor(view.held);
+		const id = view.held?.id ?? null;
+		view.held = null;
+		if (!proposal) return;
+		apply(proposal.edit);
+		view.select(id);
+	}
 	const PLAIN = {
 		water: { name: 'Water', minutes: 2 },
 		talk: { name: 'Talk', minutes: 3 },
@@ -90,11 +102,11 @@
 			{#if period}
 				<Inspector {editor} {view} {period} onapply={apply} />
 			{:else}
-				<Shelf {editor} onadd={addDrill} onplain={addPlain} />
+				<Shelf {editor} onadd={addDrill} onplain={addPlain} onhold={hold} ondrop={dropHeld} />
 			{/if}
 		</div>
 		<div class="middle">
-			<Tape {editor} {view} />
+			<Tape bind:this={tape} {editor} {view} onapply={apply} />
 			<Strip evaluation={editor.evaluation} {view} />
 		</div>
 		<div class="right">

@@ -1,0 +1,183 @@
+import { describeEdit } from '$core/checks';
+import { findBlock, periodFromDrill, setMinutes, type Edit, type Evaluation } from '$core/practice';
+import type { Drill } from '$core/model/drill';
+import { spanOf, type Column } from './layout';
+
+/** What letting go now would do: the edit, its words, and where it would lie on the tape. */
+export interface Proposal {
+	edit: Edit;
+	words: string;
+	ghost: { column: number; columns: number; fromSecond: number; toSecond: number };
+}
+
+const MOST_MINUTES = 600;
+
+/** The nearest number of whole steps of minutes in some seconds. */
+const snap = (seconds: number, step: number) => Math.round(seconds / 60 / step) * step;
+
+/** A period pulled longer or shorter by `seconds`; null where that changes nothing. */
+export function proposeResize(
+	evaluation: Evaluation,
+	{ periodId, seconds, isCoarse }: { periodId: string; seconds: number; isCoarse: boolean }
+): Proposal | null {
+	const window = evaluation.windows.find(({ period }) => period.id === periodId);
+	if (!window) return null;
+	const step = isCoarse ? 5 : 1;
+	const before = window.period.minutes;
+	const wanted = isCoarse ? snap(before * 60 + seconds, step) : before + snap(seconds, step);
+	const minutes = Math.min(MOST_MINUTES, Math.max(1, wanted));
+	if (minutes === before) return null;
+	const change = minutes - before;
+	return {
+		edit: setMinutes(evaluation.practice, periodId, minutes),
+		words: `${window.period.name}: ${minutes} min (${change > 0 ? '+' : '−'}${Math.abs(change)})`,
+		ghost: {
+			column: 0,
+			columns: Infinity,
+			fromSecond: window.fromSecond,
+			toSecond: window.fromSecond + minutes * 60
+		}
+	};
+}
+
+/** The period behind which something dropped at `second` comes: by the middles of the periods; null is first. */
+export function placeAt({ windows }: Evaluation, second: number, without?: string): string | null {
+	const before = windows.filter(
+		({ period, fromSecond, toSecond }) =>
+			period.id !== without && (fromSecond + toSecond) / 2 <= second
+	);
+	return before.at(-1)?.period.id ?? null;
+}
+
+function proposeOrder(evaluation: Evaluation, periodId: string, second: number): Proposal | null {
+	const { windows } = evaluation;
+	const index = windows.findIndex(({ period }) => period.id === periodId);
+	const after = placeAt(evaluation, second, periodId);
+	if (index < 0 || after === (windows[index - 1]?.period.id ?? null)) return null;
+	const edit: Edit = { type: 'move-period', period: periodId, after };
+	const { fromSecond, toSecond } = windows[index];
+	const target = windows.find(({ period }) => period.id === after);
+	const isLater = (target?.toSecond ?? 0) > fromSecond;
+	const start = (target?.toSecond ?? 0) - (isLater ? toSecond - fromSecond : 0);
+	return {
+		edit,
+		words: describeEdit(edit, evaluation),
+		ghost: {
+			column: 0,
+			columns: Infinity,
+			fromSecond: start,
+			toSecond: start + toSecond - fromSecond
+		}
+	};
+}
+
+/** A copy moved to the zone of another lane of the tape; null where it is there already. */
+export function proposeZone(
+	evaluation: Evaluation,
+	{
+		blockId,
+		copyId,
+		column,
+		columns
+	}: {
+		blockId: string;
+		copyId: string;
+		column: number;
+		columns: readonly Column[];
+	}
+): Proposal | null {
+	const found = findBlock(evaluation.practice, blockId);
+	const target = columns[column];
+	const copies = found?.lane.blocks.flatMap((block) => block.copies) ?? [];
+	const copy = copies.find(({ id }) => id === copyId);
+	if (!found || !copy || !target || copy.zoneId === target.zone.id) return null;
+	const own = evaluation.context.zoneById.get(copy.zoneId);
+	const span = own && spanOf(own, columns);
+	if (!own || !span || span.columns > 1) return null;
+	const zoneIds = [
+		...new Set(copies.map((each) => (each === copy ? target.zone.id : each.zoneId)))
+	];
+	const edit: Edit = {
+		type: 'place-lane',
+		lane: found.lane.id,
+		zoneIds,
+		copies: { [copyId]: target.zone.id }
+	};
+	const window = evaluation.windows.find(({ period }) => period === found.period);
+	return {
+		edit,
+		words: describeEdit(edit, evaluation),
+		ghost: {
+			column,
+			columns: 1,
+			fromSecond: window?.fromSecond ?? 0,
+			toSecond: window?.toSecond ?? 0
+		}
+	};
+}
+
+/**
+ * A block dragged over the tape: to another lane where it is held over one, or its period to another
+ * place in the order where it is held outside its own time; null where neither.
+ */
+export function proposeMove(
+	evaluation: Evaluation,
+	{
+		periodId,
+		blockId,
+		copyId,
+		column,
+		second,
+		columns
+	}: {
+		periodId: string;
+		blockId: string;
+		copyId: string;
+		/** The lane under the pointer. */
+		column: number;
+		/** The second under the pointer. */
+		second: number;
+		columns: readonly Column[];
+	}
+): Proposal | null {
+	const window = evaluation.windows.find(({ period }) => period.id === periodId);
+	if (!window) return null;
+	const isWithin = second >= window.fromSecond && second <= window.toSecond;
+	if (!isWithin) return proposeOrder(evaluation, periodId, second);
+	return proposeZone(evaluation, { blockId, copyId, column, columns });
+}
+
+/** A drill of the shelf held over the tape: a new period there, its copies from that lane on. */
+export function proposeDrill(
+	evaluation: Evaluation,
+	{
+		drill,
+		id,
+		column,
+		second,
+		columns
+	}: {
+		drill: Drill;
+		id: string;
+		column: number;
+		second: number;
+		columns: readonly Column[];
+	}
+): Proposal | null {
+	const zoneId = columns[column]?.zone.id;
+	const period = periodFromDrill(evaluation, { drill, id, minutes: 10, zoneId });
+	if (!period) return null;
+	const after = placeAt(evaluation, second);
+	const start = evaluation.windows.find((window) => window.period.id === after)?.toSecond ?? 0;
+	const spans = period.lanes[0].zoneIds.flatMap((each) => {
+		const zone = evaluation.context.zoneById.get(each);
+		return (zone && spanOf(zone, columns)) ?? [];
+	});
+	const first = Math.min(...spans.map((span) => span.column));
+	const last = Math.max(...spans.map((span) => span.column + span.columns));
+	return {
+		edit: { type: 'add-period', period, after },
+		words: `${drill.name}: 10 min, ${period.lanes[0].blocks[0].copies.length === 1 ? '1 copy' : `${period.lanes[0].blocks[0].copies.length} copies`}`,
+		ghost: { column: first, columns: last - first, fromSecond: start, toSecond: start + 600 }
+	};
+}
