@@ -4,11 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { freePort, startServer } from '../../e2e/server';
+import { killWhileEditing } from '../../e2e/killing';
 import { report } from './report';
 
 const BOARD = '/saltmarsh/practices/2027-04-06';
 const COLD_STARTS = 5;
 const CHANGES = 60;
+const KILLS = 50;
 
 /** Milliseconds from the start command to the first answer of the board's page, on data that is there. */
 async function coldStart(directory: string): Promise<number> {
@@ -75,6 +77,11 @@ try {
 		bound: 3000,
 		of: 'median'
 	});
+	const killed = await killWhileEditing(directory, { kills: KILLS, seed: 50 });
+	const verdict = killed.isWhole ? 'every edit is there once, MET' : 'the practice differs, MISSED';
+	console.log(
+		`${killed.kills} kills during ${killed.edits} edits, ${killed.inFlight} on their way: ${verdict}`
+	);
 } finally {
 	rmSync(directory, { recursive: true, force: true });
 }

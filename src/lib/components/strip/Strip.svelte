@@ -30,7 +30,10 @@
 	function point(event: PointerEvent & { currentTarget: Element }) {
 		const box = event.currentTarget.getBoundingClientRect();
 		over = Math.floor((event.clientY - box.top) / rowHeight);
-		if (event.buttons === 1) view.moveTo((event.clientX - box.left - LABEL) / scale, seconds);
+		if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
+		// Only a press that began here moves the line, not one that is dragged across.
+		if (event.currentTarget.hasPointerCapture(event.pointerId))
+			view.moveTo((event.clientX - box.left - LABEL) / scale, seconds);
 	}
 </script>
 

@@ -23,7 +23,8 @@
 
 	function follow(event: PointerEvent & { currentTarget: Element }) {
 		if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
-		if (event.buttons !== 1) return;
+		// Only a press that began here moves the line, not one that is dragged across.
+		if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
 		const { top } = event.currentTarget.getBoundingClientRect();
 		onmove((event.clientY - top) / scale);
 	}

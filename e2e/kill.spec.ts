@@ -1,0 +1,17 @@
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { killWhileEditing } from './killing';
+
+test('a server killed five times while a client edits loses no answered edit and applies none twice', async () => {
+	const directory = mkdtempSync(join(tmpdir(), 'fieldplan-kill-'));
+	cpSync(process.env.FIELDPLAN_TEMPLATE as string, directory, { recursive: true });
+	try {
+		const killed = await killWhileEditing(directory, { kills: 5, seed: 20270406 });
+		expect(killed).toMatchObject({ kills: 5, isWhole: true });
+		expect(killed.edits).toBeGreaterThan(10);
+	} finally {
+		rmSync(directory, { recursive: true, force: true });
+	}
+});
