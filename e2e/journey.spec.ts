@@ -6,7 +6,7 @@ import { startServer } from './server';
 test.describe('Tuesday of week 6', () => {
 	test.beforeEach(async ({ page, server }) => {
 		await open(page, server.url);
-		await page.getByRole('link', { name: 'Tuesday 6 April' }).click();
+		await page.getByRole('link', { name: 'Tuesday 6 April', exact: true }).click();
 		await expect(page.getByRole('heading', { name: 'Tuesday 6 April' })).toBeVisible();
 	});
 
@@ -175,6 +175,26 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	} finally {
 		await again.stop('SIGKILL');
 	}
+});
+
+test('a practice is copied to another date, and one is put away', async ({ page, server }) => {
+	await open(page, `${server.url}/saltmarsh/practices`);
+	await page.getByRole('link', { name: 'Copy Tuesday 6 April' }).click();
+	await expect(page.getByRole('heading', { name: 'Tuesday 6 April again' })).toBeVisible();
+	await page.getByLabel('Date').fill('2027-04-13');
+	await page.getByRole('button', { name: 'Make the practice' }).click();
+	await expect(page.getByRole('heading', { name: 'Tuesday 13 April' })).toBeVisible();
+	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
+	expect(await figure(page, 'players here')).toBe('22 of 24');
+
+	await page.getByRole('link', { name: 'Practices' }).click();
+	await expect(page.getByRole('link', { name: 'Tuesday 13 April', exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Put away Tuesday 2 March' }).click();
+	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeHidden();
+	await page.getByRole('button', { name: 'Show 1 put away' }).click();
+	await page.getByRole('button', { name: 'Take out Tuesday 2 March' }).click();
+	await expect(page.getByRole('button', { name: /put away$/ })).toBeHidden();
+	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeVisible();
 });
 
 test('edits made while the server is away are kept over a reload and sent when it is back', async ({

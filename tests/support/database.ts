@@ -14,7 +14,7 @@ async function load(): Promise<PGlite> {
 export async function demoDb(): Promise<Db> {
 	const db = await (holder.testDb ??= load());
 	await db.exec('truncate team cascade');
-	await seedDemo(db);
+	await seedDemo(db, '2027-04-06');
 	return db;
 }
 

@@ -12,7 +12,7 @@ const reading: Access = { who: 'local', mostBytes: 0 };
 export const ACCESS: Readonly<Record<string, Access>> = {
 	'/': reading,
 	'/health': reading,
-	'/[team]/practices': reading,
+	'/[team]/practices': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
 	'/[team]/practices/[practice]': reading,
 	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },

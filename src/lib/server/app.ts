@@ -13,7 +13,7 @@ const holder = globalThis as { fieldplan?: Promise<App> };
 
 async function open(config: Config): Promise<App> {
 	const database = await openDatabase(config.dataDirectory);
-	await seedDemo(database.db);
+	await seedDemo(database.db, config.today);
 	return { config, database };
 }
 

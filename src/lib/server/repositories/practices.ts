@@ -22,13 +22,26 @@ export async function findPractice(
 	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
 }
 
-/** All practices of a team in order of time. */
-export async function listPractices(db: Queryable, teamId: string): Promise<Practice[]> {
-	const { rows } = await db.query<{ body: Practice }>(
-		'select body from practice where team_id = $1 order by date, start, id',
+/** A practice in a list: the document, whether it was done, and whether it is put away. */
+export interface ListedPractice {
+	practice: Practice;
+	isDone: boolean;
+	isArchived: boolean;
+}
+
+/** All practices of a team in order of time, those put away too. */
+export async function listPractices(db: Queryable, teamId: string): Promise<ListedPractice[]> {
+	const { rows } = await db.query<{ body: Practice; done: boolean; archived: boolean }>(
+		`select p.body, p.archived, exists (select 1 from ledger l where l.team_id = p.team_id
+			and l.practice_id = p.id and l.state = 'done') as done
+		 from practice p where p.team_id = $1 order by p.date, p.start, p.id`,
 		[teamId]
 	);
-	return rows.map(({ body }) => body);
+	return rows.map(({ body, done, archived }) => ({
+		practice: body,
+		isDone: done,
+		isArchived: archived
+	}));
 }
 
 /** Adds a practice as revision 1. */
@@ -83,24 +96,38 @@ export async function insertEdits(
 	);
 }
 
-/** Writes what a practice is planned to give, in the place of what was planned before. */
-export async function replacePlannedRows(
+/** Writes what a practice gives, planned or done, in the place of what was written so before. */
+export async function replaceLedger(
 	tx: Queryable,
 	{ teamId, id }: { teamId: string; id: string },
+	state: 'planned' | 'done',
 	rows: readonly LedgerRow[]
 ): Promise<void> {
-	await tx.query(
-		`delete from ledger where team_id = $1 and practice_id = $2 and state = 'planned'`,
-		[teamId, id]
-	);
+	await tx.query('delete from ledger where team_id = $1 and practice_id = $2 and state = $3', [
+		teamId,
+		id,
+		state
+	]);
 	await tx.query(
 		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
 			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)
 		 select $1, $2, period, block, drill, revision, rung, player, unit, date, skill, focus, seconds,
-			"activeSeconds", turns, 'planned'
+			"activeSeconds", turns, $4
 		 from jsonb_to_recordset($3::jsonb) as l (period text, block text, drill text, revision int,
 			rung text, player text, unit text, date date, skill text, focus text, seconds real,
 			"activeSeconds" real, turns real)`,
-		[teamId, id, JSON.stringify(rows)]
+		[teamId, id, JSON.stringify(rows), state]
 	);
+}
+
+/** Puts a practice away, or takes it out again; false where the team has none of this id. */
+export async function setArchived(
+	db: Queryable,
+	{ teamId, id, archived }: { teamId: string; id: string; archived: boolean }
+): Promise<boolean> {
+	const { affectedRows } = await db.query(
+		'update practice set archived = $3 where team_id = $1 and id = $2',
+		[teamId, id, archived]
+	);
+	return affectedRows === 1;
 }

@@ -4,8 +4,9 @@ import type { Practice } from '$core/model/practice';
 import { fail, ok, type Result } from '$core/base';
 import type { Misfit } from '../../../doors';
 import type { Db } from '../database';
-import { insertPractice } from '../repositories/practices';
+import { findPractice, insertPractice, replaceLedger } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
+import { rowsOf } from './saveEdits';
 
 /** What a coach says of a new practice. */
 export const NewPractice = Type.Object(
@@ -15,13 +16,15 @@ export const NewPractice = Type.Object(
 		minutes: Minutes,
 		place: Name,
 		expected: Type.Array(Id),
-		adults: Type.Array(Id)
+		adults: Type.Array(Id),
+		/** The practice whose periods it starts with. */
+		from: Type.Optional(Id)
 	},
 	closed
 );
 export type NewPractice = Static<typeof NewPractice>;
 
-/** Stores a new empty practice of a team; a misfit names the field at fault. */
+/** Stores a new practice of a team, empty or with the periods of another; a misfit names the field at fault. */
 export async function createPractice(
 	db: Db,
 	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewPractice }
@@ -41,15 +44,22 @@ export async function createPractice(
 		if (new Set(wanted[key]).size < wanted[key].length)
 			return fail({ path: key, message: 'names somebody twice' });
 	}
+	const { from, ...facts } = wanted;
+	const model = from === undefined ? undefined : await findPractice(db, teamId, from);
+	if (from !== undefined && !model)
+		return fail({ path: 'from', message: 'is no practice of this team' });
 	const practice: Practice = {
 		format: 'fieldplan/practice@1',
 		id,
 		teamId,
 		seasonId: season.id,
 		timeZone: team.timeZone,
-		...wanted,
-		periods: []
+		...facts,
+		periods: model?.practice.periods ?? []
 	};
-	await db.transaction((tx) => insertPractice(tx, practice));
+	await db.transaction(async (tx) => {
+		await insertPractice(tx, practice);
+		await replaceLedger(tx, practice, 'planned', await rowsOf(tx, practice));
+	});
 	return ok(practice);
 }

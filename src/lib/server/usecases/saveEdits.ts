@@ -1,7 +1,7 @@
 import { applyEdit, evaluate, toContext, type EditFailure, type SentEdit } from '$core/practice';
 import { isDay } from '$core/model/fields';
 import { Practice } from '$core/model/practice';
-import { ledgerRows } from '$core/season';
+import { ledgerRows, type LedgerRow } from '$core/season';
 import { assertNever, fail, ok, type Result } from '$core/base';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
@@ -9,7 +9,7 @@ import {
 	findPractice,
 	insertEdits,
 	knownEdits,
-	replacePlannedRows,
+	replaceLedger,
 	updatePractice,
 	type StoredPractice
 } from '../repositories/practices';
@@ -51,13 +51,12 @@ function replay(practice: Practice, edits: readonly SentEdit[]): Result<Practice
 	return fail({ reason: 'misfit', misfit });
 }
 
-/** Writes the planned ledger rows of a practice as it stands. */
-export async function writePlanned(tx: Queryable, practice: Practice): Promise<void> {
-	const { teamId, id } = practice;
-	const surroundings = await loadSurroundings(tx, teamId, practice.date);
+/** The ledger rows of a practice as it stands, played with what its team had on that day. */
+export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
+	const { teamId, id, date } = practice;
+	const surroundings = await loadSurroundings(tx, teamId, date);
 	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
-	const evaluation = evaluate(practice, toContext(surroundings));
-	await replacePlannedRows(tx, { teamId, id }, ledgerRows(evaluation));
+	return ledgerRows(evaluate(practice, toContext(surroundings)));
 }
 
 async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice> {
@@ -78,7 +77,7 @@ async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice
 	const practice = replayed.value;
 	if (!(await updatePractice(tx, practice, revision))) throw new Rollback(stale);
 	await insertEdits(tx, { teamId, id, revision: revision + 1 }, fresh);
-	await writePlanned(tx, practice);
+	await replaceLedger(tx, { teamId, id }, 'planned', await rowsOf(tx, practice));
 	return { revision: revision + 1, practice };
 }
 

@@ -1,13 +1,14 @@
 import { Surroundings } from '$core/model/bundle';
+import type { ExportPerson } from '$core/model/exportFiles';
 import { Practice } from '$core/model/practice';
 import { Drill } from '$core/model/drill';
 import type { Static, TSchema } from 'typebox';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { insertTeam } from '../repositories/newTeam';
-import { insertPractice } from '../repositories/practices';
+import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
+import { insertPractice, replaceLedger } from '../repositories/practices';
 import { listTeams } from '../repositories/surroundings';
-import { writePlanned } from './saveEdits';
+import { rowsOf } from './saveEdits';
 
 const files = import.meta.glob('/demo/**/*.json', { import: 'default', eager: true });
 
@@ -40,15 +41,46 @@ export function readDemo(): { surroundings: Surroundings; practices: Practice[] 
 		});
 }
 
-/** Fills an empty database with the demo, in one transaction; leaves any other as it is. */
-export async function seedDemo(db: Db): Promise<void> {
+/** A team of a file as a team that is stored: its units and ratings hold from the season's first day. */
+function toWhole({ players, adults, season, ground, drills, ...rest }: Surroundings): WholeTeam {
+	const since = season.firstDay;
+	const people: ExportPerson[] = [
+		...players.map(({ unit, ratings = {}, ...player }) => ({
+			kind: 'player' as const,
+			...player,
+			units: unit === undefined ? [] : [{ since, unit }],
+			ratings: Object.entries(ratings).map(([skill, rating]) => ({ since, skill, rating }))
+		})),
+		...adults.map(({ units, ...adult }) => ({
+			kind: 'adult' as const,
+			...adult,
+			...(units && { leads: units }),
+			units: [],
+			ratings: []
+		}))
+	];
+	return {
+		team: { format: 'fieldplan/team@1', ...rest, seasons: [season], people, grounds: [ground] },
+		drills,
+		practices: [],
+		ledger: { format: 'fieldplan/ledger@1', rows: [] }
+	};
+}
+
+/**
+ * Fills an empty database with the demo, in one transaction; leaves any other as it is. Practices
+ * before `today` are done as they were planned.
+ */
+export async function seedDemo(db: Db, today: string): Promise<void> {
 	if ((await listTeams(db)).length > 0) return;
 	await db.transaction(async (tx) => {
 		for (const { surroundings, practices } of readDemo()) {
-			await insertTeam(tx, surroundings);
+			await writeWholeTeam(tx, toWhole(surroundings));
 			for (const practice of practices) {
 				await insertPractice(tx, practice);
-				await writePlanned(tx, practice);
+				const rows = await rowsOf(tx, practice);
+				await replaceLedger(tx, practice, 'planned', rows);
+				if (practice.date < today) await replaceLedger(tx, practice, 'done', rows);
 			}
 		}
 	});

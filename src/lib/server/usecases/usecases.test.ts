@@ -3,7 +3,7 @@ import { demoDb } from '../../../../tests/support/database';
 import { demoPractice, demoSurroundings } from '../../../../tests/support/demo';
 import type { SentEdit } from '$core/practice';
 import type { Db } from '../database';
-import { findPractice } from '../repositories/practices';
+import { findPractice, listPractices, setArchived } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
 import { createPractice } from './createPractice';
 import { saveEdits } from './saveEdits';
@@ -60,7 +60,11 @@ describe('the demo in the database', () => {
 
 	test('is listed by week with its figures, and shown to no other team', async () => {
 		const list = await loadPracticeList(db, teamId, practiceId);
-		expect(list?.lines).toMatchObject([
+		expect(list?.lines).toHaveLength(11);
+		expect(list?.lines.filter(({ isDone }) => isDone).map(({ week }) => week)).toEqual([
+			1, 1, 2, 2, 3, 3, 4, 4, 5, 5
+		]);
+		expect(list?.lines.slice(-1)).toMatchObject([
 			{ id: practiceId, week: 6, players: 22, adults: 5, plannedMinutes: 90, stops: 1 }
 		]);
 		expect(await loadBoard(db, 'other', practiceId)).toBeUndefined();
@@ -135,12 +139,15 @@ describe('saveEdits', () => {
 
 	test('writes the planned ledger anew with the practice', async () => {
 		const before = await count('ledger');
+		const done = await count(`ledger where state = 'done'`);
+		expect(done).toBeGreaterThan(3000);
 		expect(before).toBeGreaterThan(300);
 		const turns = async () =>
 			(await db.query('select sum(turns)::real as turns from ledger')).rows[0];
 		const planned = await turns();
 		await save(1, [{ id: 'r', edit: { type: 'remove-period', period: 'squares' } }]);
 		expect(await count(`ledger where block_id = 'sq'`)).toBe(0);
+		expect(await count(`ledger where state = 'done'`)).toBe(done);
 		await save(2, [sent('m', 90)]);
 		expect(await turns()).not.toEqual(planned);
 		expect(await count('ledger')).toBeLessThan(before);
@@ -174,6 +181,38 @@ describe('createPractice', () => {
 			value: { seasonId: 'spring-2027', timeZone: 'Europe/London', periods: [] }
 		});
 		expect((await findPractice(db, teamId, 'new'))?.practice.minutes).toBe(90);
+	});
+
+	test('starts with the periods of another practice, and its planned ledger', async () => {
+		await createPractice(db, {
+			teamId,
+			id: 'new',
+			wanted: { ...wanted, expected: demoPractice().expected, from: '2027-04-01' }
+		});
+		const [made, model] = [
+			await findPractice(db, teamId, 'new'),
+			await findPractice(db, teamId, '2027-04-01')
+		];
+		expect(made?.practice.periods).toEqual(model?.practice.periods);
+		expect(await count(`ledger where practice_id = 'new' and state = 'planned'`)).toBeGreaterThan(
+			5
+		);
+		const ghost = await createPractice(db, {
+			teamId,
+			id: 'other',
+			wanted: { ...wanted, from: 'ghost' }
+		});
+		expect(ghost).toMatchObject({ failure: { path: 'from' } });
+	});
+
+	test('is put away and taken out again, by its own team alone', async () => {
+		const archived = async () =>
+			(await listPractices(db, teamId)).filter(({ isArchived }) => isArchived).length;
+		expect(await setArchived(db, { teamId, id: practiceId, archived: true })).toBe(true);
+		expect(await archived()).toBe(1);
+		expect(await setArchived(db, { teamId: 'other', id: practiceId, archived: false })).toBe(false);
+		await setArchived(db, { teamId, id: practiceId, archived: false });
+		expect(await archived()).toBe(0);
 	});
 
 	test('refuses days that are none and people who are nobody, with the place', async () => {

@@ -23,6 +23,10 @@ export interface PracticeLine {
 	/** Findings that would stop it, and the others. */
 	stops: number;
 	others: number;
+	/** Whether it was held. */
+	isDone: boolean;
+	/** Whether it is put away. */
+	isArchived: boolean;
 }
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -54,7 +58,7 @@ export async function loadPracticeList(
 	if (!surroundings) return undefined;
 	const context = toContext(surroundings);
 	const practices = await listPractices(db, teamId);
-	const lines = practices.map((practice): PracticeLine => {
+	const lines = practices.map(({ practice, isDone, isArchived }): PracticeLine => {
 		const evaluation = evaluate(practice, context);
 		const findings = check(evaluation);
 		const stops = findings.filter(({ severity }) => severity === 'stop').length;
@@ -71,7 +75,9 @@ export async function loadPracticeList(
 			adults: adults.length,
 			busyShare: evaluation.figures.busyShare,
 			stops,
-			others: findings.length - stops
+			others: findings.length - stops,
+			isDone,
+			isArchived
 		};
 	});
 	return { surroundings, lines };

@@ -1,7 +1,8 @@
-import { error } from '@sveltejs/kit';
+import { error, fail } from '@sveltejs/kit';
 import { useConfig, useDb } from '$lib/server/app';
+import { setArchived } from '$lib/server/repositories/practices';
 import { loadPracticeList } from '$lib/server/usecases/views';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const { today } = await useConfig();
@@ -10,3 +11,17 @@ export const load: PageServerLoad = async ({ params }) => {
 	const { team, season } = list.surroundings;
 	return { team: { id: team.id, name: team.name }, season, today, lines: list.lines };
 };
+
+const archive =
+	(archived: boolean): Actions[string] =>
+	async ({ params, request }) => {
+		const id = String((await request.formData()).get('practice') ?? '');
+		const isDone = await setArchived(await useDb(), {
+			teamId: params.team as string,
+			id,
+			archived
+		});
+		if (!isDone) return fail(400, { message: 'There is no such practice.' });
+	};
+
+export const actions: Actions = { archive: archive(true), restore: archive(false) };

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { group } from 'd3-array';
+	import { enhance } from '$app/forms';
 	import { clockAt } from '$lib/components/tape/layout';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/ui/dates';
@@ -8,7 +9,11 @@
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
-	const weeks = $derived([...group(data.lines, ({ week }) => week)]);
+	let showsArchived = $state(false);
+	const shown = $derived(data.lines.filter(({ isArchived }) => showsArchived || !isArchived));
+	const archived = $derived(data.lines.filter(({ isArchived }) => isArchived).length);
+	// Newest week first: what comes next is what a coach looks for.
+	const weeks = $derived([...group(shown, ({ week }) => week)].reverse());
 	const base = $derived(`/${data.team.id}/practices`);
 </script>
 
@@ -35,9 +40,24 @@
 						<span>{line.players} players, {line.adults} adults</span>
 						<span>{line.plannedMinutes} of {line.minutes} min planned</span>
 						<span>{line.plannedMinutes > 0 ? `${percent(line.busyShare)} busy` : 'empty'}</span>
-						<span class="mend"
-							><b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend</span
-						>
+						<span>
+							{#if line.isDone}
+								done
+							{:else}
+								<b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend
+							{/if}
+						</span>
+						<form method="POST" use:enhance>
+							<input type="hidden" name="practice" value={line.id} />
+							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
+							<button
+								class="link"
+								formaction={line.isArchived ? '?/restore' : '?/archive'}
+								aria-label="{line.isArchived ? 'Take out' : 'Put away'} {dayWords(line.date)}"
+							>
+								{line.isArchived ? 'Take out' : 'Put away'}
+							</button>
+						</form>
 					</li>
 				{/each}
 			</ul>
@@ -48,6 +68,12 @@
 			and who comes.
 		</p>
 	{/each}
+	{#if archived > 0}
+		<button class="link" onclick={() => (showsArchived = !showsArchived)}>
+			{showsArchived ? 'Hide' : 'Show'}
+			{archived} put away
+		</button>
+	{/if}
 </main>
 
 <style>
@@ -83,7 +109,7 @@
 	}
 	li {
 		display: grid;
-		grid-template-columns: 1.5fr 1fr 1.4fr 1.5fr 1.5fr 0.8fr 1fr;
+		grid-template-columns: 1.4fr 1fr 1.2fr 1.4fr 1.5fr 0.7fr 1fr 1.1fr;
 		gap: 12px;
 		padding: 6px 8px;
 		align-items: baseline;
@@ -97,6 +123,17 @@
 	.empty a {
 		font-weight: 700;
 		color: var(--action);
+	}
+	form {
+		display: flex;
+		gap: 14px;
+		align-items: baseline;
+	}
+	li form a,
+	li form .link {
+		font-weight: 600;
+		font-size: 13px;
+		padding: 0;
 	}
 	.stops {
 		color: var(--stop);

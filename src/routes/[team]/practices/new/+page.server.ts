@@ -1,13 +1,17 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { useConfig, useDb } from '$lib/server/app';
+import { findPractice } from '$lib/server/repositories/practices';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { createPractice, NewPractice } from '$lib/server/usecases/createPractice';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, url }) => {
 	const { today } = await useConfig();
+	const from = url.searchParams.get('from');
+	const model = from === null ? undefined : await findPractice(await useDb(), params.team, from);
+	if (from !== null && !model) error(404, 'There is no such practice.');
 	const surroundings = await loadSurroundings(await useDb(), params.team, today);
 	if (!surroundings) error(404, 'There is no such team.');
 	const { team, players, adults, ground } = surroundings;
@@ -16,7 +20,8 @@ export const load: PageServerLoad = async ({ params }) => {
 		players,
 		adults,
 		place: ground.name,
-		today
+		today,
+		model: model?.practice
 	};
 };
 
@@ -31,7 +36,8 @@ export const actions: Actions = {
 			minutes: Number(text(form, 'minutes') || NaN),
 			place: text(form, 'place'),
 			expected: form.getAll('expected').map(String),
-			adults: form.getAll('adults').map(String)
+			adults: form.getAll('adults').map(String),
+			...(form.has('from') && { from: text(form, 'from') })
 		};
 		const wanted = readShape(NewPractice, values);
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });

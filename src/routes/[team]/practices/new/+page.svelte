@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
+	import { dayWords } from '$lib/components/ui/dates';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -10,15 +11,19 @@
 
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
 	let date = $state(untrack(() => data.today));
-	let start = $state('18:30');
-	let minutes: number | null = $state(90);
-	let place = $state(untrack(() => data.place));
-	let expected: string[] = $state(untrack(() => data.players.map(({ id }) => id)));
+	let start = $state(untrack(() => data.model?.start ?? '18:30'));
+	let minutes: number | null = $state(untrack(() => data.model?.minutes ?? 90));
+	let place = $state(untrack(() => data.model?.place ?? data.place));
+	let expected: string[] = $state(
+		untrack(() => data.model?.expected ?? data.players.map(({ id }) => id))
+	);
 	let present: string[] = $state(
-		untrack(() =>
-			data.adults
-				.filter(({ days }) => !days || days.includes(isoDay(data.today)))
-				.map(({ id }) => id)
+		untrack(
+			() =>
+				data.model?.adults ??
+				data.adults
+					.filter(({ days }) => !days || days.includes(isoDay(data.today)))
+					.map(({ id }) => id)
 		)
 	);
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
@@ -33,7 +38,10 @@
 
 <TopBar team={data.team} current="practices" />
 <main>
-	<h1 class="wide">New practice</h1>
+	<h1 class="wide">{data.model ? `${dayWords(data.model.date)} again` : 'New practice'}</h1>
+	{#if data.model}
+		<p>Its {data.model.periods.length} periods come along. Say when, and who comes this time.</p>
+	{/if}
 	{#if form?.misfit}
 		<InlineNotification
 			lowContrast
@@ -49,6 +57,7 @@
 			({ update }) =>
 				update({ reset: false })}
 	>
+		{#if data.model}<input type="hidden" name="from" value={data.model.id} />{/if}
 		<div class="fields">
 			<TextInput
 				id="date"
@@ -110,6 +119,10 @@
 	h1 {
 		font-size: 21px;
 		font-weight: 750;
+		padding-bottom: 10px;
+	}
+	p {
+		color: var(--ink-soft);
 		padding-bottom: 10px;
 	}
 	h2 {

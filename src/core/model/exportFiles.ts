@@ -1,0 +1,90 @@
+import Type, { type Static } from 'typebox';
+import { closed, Counts, Day, Id, Name } from './fields';
+import { Practice } from './practice';
+import { Ground, Limits, Restriction, Season, Team } from './team';
+
+/** What the whole export is, in its first file. */
+export const ExportHead = Type.Object({ format: Type.Literal('fieldplan/export@1') }, closed);
+
+/** A person with all that was ever said of them, dated. */
+export const ExportPerson = Type.Object(
+	{
+		id: Id,
+		kind: Type.Enum(['player', 'adult']),
+		name: Name,
+		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
+		usuallyLate: Type.Optional(Type.Boolean()),
+		role: Type.Optional(Name),
+		leads: Type.Optional(Type.Array(Id)),
+		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
+		restrictions: Type.Optional(Type.Array(Restriction)),
+		units: Type.Array(Type.Object({ since: Day, unit: Id }, closed)),
+		ratings: Type.Array(
+			Type.Object(
+				{ since: Day, skill: Id, rating: Type.Number({ minimum: 1, maximum: 5 }) },
+				closed
+			)
+		)
+	},
+	closed
+);
+
+/** `teams/ID/team.json`: who and what there is. */
+export const ExportTeam = Type.Object(
+	{
+		format: Type.Literal('fieldplan/team@1'),
+		team: Team,
+		seasons: Type.Array(Season, { minItems: 1 }),
+		people: Type.Array(ExportPerson),
+		grounds: Type.Array(Ground, { minItems: 1 }),
+		kit: Counts,
+		limits: Type.Optional(Type.Partial(Limits, closed))
+	},
+	closed
+);
+
+/** `teams/ID/practices/ID.json`. */
+export const ExportPractice = Type.Object(
+	{
+		format: Type.Literal('fieldplan/stored-practice@1'),
+		revision: Type.Integer({ minimum: 1 }),
+		archived: Type.Boolean(),
+		practice: Practice
+	},
+	closed
+);
+
+/** `teams/ID/ledger.json`: what every practice was planned to give and gave. */
+export const ExportLedger = Type.Object(
+	{
+		format: Type.Literal('fieldplan/ledger@1'),
+		rows: Type.Array(
+			Type.Object(
+				{
+					practice: Id,
+					period: Id,
+					block: Id,
+					drill: Id,
+					revision: Type.Integer({ minimum: 1 }),
+					rung: Type.Union([Id, Type.Null()]),
+					player: Id,
+					unit: Type.Union([Id, Type.Null()]),
+					date: Day,
+					skill: Id,
+					focus: Type.Enum(['main', 'second']),
+					seconds: Type.Number({ minimum: 0 }),
+					activeSeconds: Type.Number({ minimum: 0 }),
+					turns: Type.Number({ minimum: 0 }),
+					state: Type.Enum(['planned', 'done'])
+				},
+				closed
+			)
+		)
+	},
+	closed
+);
+
+export type ExportTeam = Static<typeof ExportTeam>;
+export type ExportPerson = Static<typeof ExportPerson>;
+export type ExportPractice = Static<typeof ExportPractice>;
+export type ExportLedger = Static<typeof ExportLedger>;

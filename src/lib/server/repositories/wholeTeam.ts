@@ -1,0 +1,193 @@
+import type {
+	ExportLedger,
+	ExportPerson,
+	ExportPractice,
+	ExportTeam
+} from '$core/model/exportFiles';
+import type { Drill } from '$core/model/drill';
+import type { Ground, Limits, Season, Team } from '$core/model/team';
+import type { Queryable } from '../database';
+
+/** All of one team, as it goes into an export. */
+export interface WholeTeam {
+	team: ExportTeam;
+	drills: Drill[];
+	practices: ExportPractice[];
+	ledger: ExportLedger;
+}
+
+/** Takes null fields away: optional fields are not there at all. */
+const present = <Item extends object>(item: Item): Item =>
+	Object.fromEntries(Object.entries(item).filter(([, value]) => value !== null)) as Item;
+
+async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
+	const { rows } = await db.query<ExportPerson>(
+		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
+			p.units as leads, p.days, p.restrictions,
+			coalesce((select jsonb_agg(jsonb_build_object('since', u.since::text, 'unit', u.unit)
+				order by u.since) from person_unit u
+				where u.team_id = p.team_id and u.person_id = p.id), '[]'::jsonb) as units,
+			coalesce((select jsonb_agg(jsonb_build_object('since', r.since::text, 'skill', r.skill,
+				'rating', r.rating) order by r.since, r.skill) from rating r
+				where r.team_id = p.team_id and r.person_id = p.id), '[]'::jsonb) as ratings
+		 from person p where p.team_id = $1 order by p.place, p.id`,
+		[teamId]
+	);
+	return rows.map(present);
+}
+
+async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
+	const teams = await db.query<{ body: Team }>('select body from team where id = $1', [teamId]);
+	const seasons = await db.query<Season>(
+		`select id, name, first_day::text as "firstDay", weeks from season
+		 where team_id = $1 order by first_day, id`,
+		[teamId]
+	);
+	const grounds = await db.query<{ body: Ground }>(
+		'select body from ground where team_id = $1 order by id',
+		[teamId]
+	);
+	const kit = await db.query<{ item: string; count: number }>(
+		'select item, count from kit where team_id = $1 order by item',
+		[teamId]
+	);
+	const limits = await db.query<{ body: Partial<Limits> }>(
+		'select body from limit_setting where team_id = $1',
+		[teamId]
+	);
+	return {
+		format: 'fieldplan/team@1',
+		team: teams.rows[0].body,
+		seasons: seasons.rows,
+		people: await readPeople(db, teamId),
+		grounds: grounds.rows.map(({ body }) => body),
+		kit: Object.fromEntries(kit.rows.map(({ item, count }) => [item, count])),
+		...(limits.rows[0] && { limits: limits.rows[0].body })
+	};
+}
+
+/** All of a team, in an order that does not change. The team must be there. */
+export async function readWholeTeam(db: Queryable, teamId: string): Promise<WholeTeam> {
+	const drills = await db.query<{ body: Drill }>(
+		'select body from drill_revision where team_id = $1 order by drill_id, revision',
+		[teamId]
+	);
+	const practices = await db.query<Omit<ExportPractice, 'format'>>(
+		`select revision, archived, body as practice from practice
+		 where team_id = $1 order by date, start, id`,
+		[teamId]
+	);
+	const ledger = await db.query<ExportLedger['rows'][number]>(
+		`select practice_id as practice, period_id as period, block_id as block, drill_id as drill,
+			drill_revision as revision, rung, player_id as player, unit, date::text as date, skill, focus,
+			seconds, active_seconds as "activeSeconds", turns, state
+		 from ledger where team_id = $1
+		 order by date, practice_id, state, block_id, player_id, skill, focus, period_id`,
+		[teamId]
+	);
+	return {
+		team: await readTeam(db, teamId),
+		drills: drills.rows.map(({ body }) => body),
+		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
+		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows }
+	};
+}
+
+const json = JSON.stringify;
+
+async function writePeople(tx: Queryable, teamId: string, people: readonly ExportPerson[]) {
+	await tx.query(
+		`insert into person (team_id, id, kind, place, name, number, usually_late, role, units, days, restrictions)
+		 select $1, id, kind, place, name, number, coalesce("usuallyLate", false), role, leads, days, restrictions
+		 from jsonb_to_recordset($2::jsonb) as p (id text, kind text, place int, name text, number int,
+			"usuallyLate" boolean, role text, leads jsonb, days jsonb, restrictions jsonb)`,
+		[teamId, json(people.map((person, place) => ({ ...person, place })))]
+	);
+	const dated = <Item extends object>(of: (person: ExportPerson) => Item[]) =>
+		json(people.flatMap((person) => of(person).map((item) => ({ person: person.id, ...item }))));
+	await tx.query(
+		`insert into person_unit (team_id, person_id, since, unit)
+		 select $1, person, since, unit
+		 from jsonb_to_recordset($2::jsonb) as u (person text, since date, unit text)`,
+		[teamId, dated(({ units }) => units)]
+	);
+	await tx.query(
+		`insert into rating (team_id, person_id, skill, since, rating)
+		 select $1, person, skill, since, rating
+		 from jsonb_to_recordset($2::jsonb) as r (person text, skill text, since date, rating real)`,
+		[teamId, dated(({ ratings }) => ratings)]
+	);
+}
+
+async function writeTeam(
+	tx: Queryable,
+	{ team, seasons, people, grounds, kit, limits }: ExportTeam
+) {
+	await tx.query('insert into team (id, body) values ($1, $2::jsonb)', [team.id, json(team)]);
+	for (const { id, name, firstDay, weeks } of seasons)
+		await tx.query(
+			'insert into season (team_id, id, name, first_day, weeks) values ($1, $2, $3, $4::date, $5)',
+			[team.id, id, name, firstDay, weeks]
+		);
+	await writePeople(tx, team.id, people);
+	for (const ground of grounds)
+		await tx.query('insert into ground (team_id, id, body) values ($1, $2, $3::jsonb)', [
+			team.id,
+			ground.id,
+			json(ground)
+		]);
+	for (const [item, count] of Object.entries(kit))
+		await tx.query('insert into kit (team_id, item, count) values ($1, $2, $3)', [
+			team.id,
+			item,
+			count
+		]);
+	if (limits)
+		await tx.query('insert into limit_setting (team_id, body) values ($1, $2::jsonb)', [
+			team.id,
+			json(limits)
+		]);
+}
+
+/** Adds a drill at its revision (1 where it names none). */
+async function writeDrill(tx: Queryable, teamId: string, drill: Drill): Promise<void> {
+	const revision = drill.revision ?? 1;
+	await tx.query(
+		'insert into drill_revision (team_id, drill_id, revision, body) values ($1, $2, $3, $4::jsonb)',
+		[teamId, drill.id, revision, json({ ...drill, revision })]
+	);
+}
+
+/** Adds a whole team; its id must be free. */
+export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<void> {
+	const { team, drills, practices, ledger } = whole;
+	const teamId = team.team.id;
+	await writeTeam(tx, team);
+	for (const drill of drills) await writeDrill(tx, teamId, drill);
+	for (const { revision, archived, practice } of practices)
+		await tx.query(
+			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived)
+			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9)`,
+			[
+				teamId,
+				practice.id,
+				practice.seasonId,
+				practice.date,
+				practice.start,
+				revision,
+				practice.format,
+				json(practice),
+				archived
+			]
+		);
+	await tx.query(
+		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
+			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)
+		 select $1, practice, period, block, drill, revision, rung, player, unit, date, skill, focus,
+			seconds, "activeSeconds", turns, state
+		 from jsonb_to_recordset($2::jsonb) as l (practice text, period text, block text, drill text,
+			revision int, rung text, player text, unit text, date date, skill text, focus text,
+			seconds real, "activeSeconds" real, turns real, state text)`,
+		[teamId, json(ledger.rows)]
+	);
+}

@@ -1,0 +1,141 @@
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import type { Static, TSchema } from 'typebox';
+import { Drill } from '$core/model/drill';
+import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
+import { isDay } from '$core/model/fields';
+import { fail, ok, type Result } from '$core/base';
+import { readJson, type Misfit } from '../../../doors';
+import type { Db } from '../database';
+import { listTeams } from '../repositories/surroundings';
+import { readWholeTeam, writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
+
+/** The most that a file to import may hold once it is unpacked. */
+const MOST_BYTES = 64_000_000;
+const MOST_FILES = 20_000;
+
+/** Zip files carry times; always the same one makes the same data the same bytes. */
+const SAME_TIME = new Date(1990, 0, 1);
+
+const pretty = (value: unknown) => strToU8(`${JSON.stringify(value, null, '\t')}\n`);
+const safe = (id: string) => encodeURIComponent(id);
+
+/** Everything that is stored, as one zip of open-format JSON. The same data gives the same bytes. */
+export async function exportAll(db: Db): Promise<Uint8Array> {
+	const files: Zippable = { 'fieldplan.json': pretty({ format: 'fieldplan/export@1' }) };
+	await db.transaction(async (tx) => {
+		for (const { id } of await listTeams(tx)) {
+			const { team, drills, practices, ledger } = await readWholeTeam(tx, id);
+			const folder = `teams/${safe(id)}`;
+			files[`${folder}/team.json`] = pretty(team);
+			files[`${folder}/ledger.json`] = pretty(ledger);
+			for (const drill of drills)
+				files[`${folder}/drills/${safe(drill.id)}@${drill.revision ?? 1}.json`] = pretty(drill);
+			for (const stored of practices)
+				files[`${folder}/practices/${safe(stored.practice.id)}.json`] = pretty(stored);
+		}
+	});
+	return zipSync(files, { mtime: SAME_TIME, level: 6 });
+}
+
+/** A file that was refused; thrown to leave everything as it was. */
+class Refused extends Error {
+	constructor(readonly misfit: Misfit) {
+		super(misfit.message);
+	}
+}
+
+const refuse = (path: string, message: string): never => {
+	throw new Refused({ path, message });
+};
+
+/** Unpacks a zip in memory. Names are never used as paths on disk; sizes are looked at before unpacking. */
+function unpack(bytes: Uint8Array): Map<string, Uint8Array> {
+	let total = 0;
+	let count = 0;
+	try {
+		const files = unzipSync(bytes, {
+			filter({ name, originalSize }) {
+				total += originalSize;
+				count += 1;
+				if (total > MOST_BYTES || count > MOST_FILES) refuse(name, 'the file holds too much');
+				return name.endsWith('.json');
+			}
+		});
+		return new Map(Object.entries(files));
+	} catch (error) {
+		if (error instanceof Refused) throw error;
+		return refuse('', 'is no zip file that can be read');
+	}
+}
+
+function read<Schema extends TSchema>(
+	files: ReadonlyMap<string, Uint8Array>,
+	name: string,
+	schema: Schema
+): Static<Schema> {
+	const bytes = files.get(name) ?? refuse(name, 'is missing');
+	const value = readJson(schema, strFromU8(bytes));
+	if (value.ok) return value.value;
+	const { path, message } = value.failure;
+	return refuse(path === '' ? name : `${name}: ${path}`, message);
+}
+
+function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): WholeTeam {
+	const inside = (part: string) =>
+		[...files.keys()].filter((name) => name.startsWith(`${folder}/${part}/`)).sort();
+	const team = read(files, `${folder}/team.json`, ExportTeam);
+	const practices = inside('practices').map((name) => read(files, name, ExportPractice));
+	for (const { practice } of practices) {
+		const at = `${folder}/practices/${safe(practice.id)}.json`;
+		if (practice.teamId !== team.team.id) refuse(at, 'is of another team');
+		if (!team.seasons.some(({ id }) => id === practice.seasonId))
+			refuse(at, 'is of no season here');
+		if (!isDay(practice.date)) refuse(at, `${practice.date} is not a day of the calendar`);
+	}
+	return {
+		team,
+		drills: inside('drills').map((name) => read(files, name, Drill)),
+		practices,
+		ledger: read(files, `${folder}/ledger.json`, ExportLedger)
+	};
+}
+
+/** What an import brought. */
+export interface Imported {
+	teams: number;
+	practices: number;
+}
+
+/**
+ * Takes in an export, all of it or nothing. A team whose id is here already is refused, and so is
+ * whatever does not have its shape; the misfit names the file and the place in it.
+ */
+export async function importAll(db: Db, bytes: Uint8Array): Promise<Result<Imported, Misfit>> {
+	try {
+		const files = unpack(bytes);
+		read(files, 'fieldplan.json', ExportHead);
+		const folders = [...files.keys()].flatMap(
+			(name) => /^(teams\/[^/]+)\/team\.json$/.exec(name)?.[1] ?? []
+		);
+		const teams = folders.sort().map((folder) => readTeam(files, folder));
+		await db.transaction(async (tx) => {
+			const here = new Set((await listTeams(tx)).map(({ id }) => id));
+			for (const whole of teams) {
+				const { id, name } = whole.team.team;
+				if (here.has(id))
+					refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was taken in`);
+				here.add(id);
+				await writeWholeTeam(tx, whole);
+			}
+		});
+		const practices = teams.reduce((sum, team) => sum + team.practices.length, 0);
+		return ok({ teams: teams.length, practices });
+	} catch (error) {
+		if (error instanceof Refused) return fail(error.misfit);
+		// What the shapes do not say the database does: twice the same id, say.
+		const { code } = error as { code?: string };
+		if (code?.startsWith('23') || code?.startsWith('22'))
+			return fail({ path: '', message: `contradicts itself: ${(error as Error).message}` });
+		throw error;
+	}
+}
