@@ -15,6 +15,7 @@ async function expectAccessible(page: Page) {
 const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
+	['data', '/data', async () => {}],
 	['board', TUESDAY, async () => {}],
 	['board with a period', TUESDAY, async (page) => page.locator('.block').nth(2).click()],
 	[

@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, figure, open, saved, test, TUESDAY } from './fixtures';
 import { startServer } from './server';
@@ -216,6 +216,40 @@ test('edits made while the server is away are kept over a reload and sent when i
 	} finally {
 		await again.stop('SIGKILL');
 	}
+});
+
+test('everything goes out as a file and comes back, by the interface and by the command line', async ({
+	page,
+	server
+}, info) => {
+	await open(page, `${server.url}/data`);
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Save everything as a file' }).click();
+	const file = info.outputPath('all.zip');
+	await (await download).saveAs(file);
+	await page.locator('input[type=file]').setInputFiles(file);
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByText(/"Saltmarsh Hockey, under 16" is here already/)).toBeVisible();
+
+	const cli = (args: string[], data: string) =>
+		spawnSync('npm', ['run', '-s', 'fieldplan', '--', ...args], {
+			encoding: 'utf8',
+			env: { ...process.env, FIELDPLAN_DATA: data }
+		});
+	const busy = cli(['export', file], server.directory);
+	expect([busy.status, JSON.parse(busy.stdout).error.message]).toEqual([
+		2,
+		expect.stringContaining('in use by process')
+	]);
+	await server.stop();
+	const again = info.outputPath('again.zip');
+	expect(cli(['export', again], server.directory).status).toBe(0);
+	expect(readFileSync(again).equals(readFileSync(file))).toBe(true);
+	const fresh = info.outputPath('fresh');
+	expect(JSON.parse(cli(['import', again], fresh).stdout)).toEqual({
+		imported: { teams: 1, practices: 11 }
+	});
+	expect(cli(['import', again], fresh).status).toBe(2);
 });
 
 test('the command line answers on the built data formats', () => {

@@ -34,7 +34,7 @@ export async function startServer(directory: string, port?: number): Promise<Ser
 			HOST: '127.0.0.1',
 			PORT: String(at),
 			FIELDPLAN_DATA: directory,
-			BODY_SIZE_LIMIT: '1M'
+			BODY_SIZE_LIMIT: '32M'
 		}
 	});
 	let text = '';

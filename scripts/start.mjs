@@ -28,7 +28,7 @@ Object.assign(process.env, {
 	NODE_ENV: 'production',
 	HOST: host,
 	PORT: port,
-	BODY_SIZE_LIMIT: process.env.BODY_SIZE_LIMIT || '1M'
+	BODY_SIZE_LIMIT: process.env.BODY_SIZE_LIMIT || '32M'
 });
 console.log('Opening the data …');
 await import(pathToFileURL(join(ROOT, 'build', 'index.js')).href);

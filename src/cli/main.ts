@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs';
 import { badInput } from '../core/base';
 import { answer, COMMAND_NAMES, type Answer } from './commands';
 
-const USAGE = `expected: fieldplan COMMAND FILE, FILE "-" for standard input, COMMAND one of ${COMMAND_NAMES.join(', ')}`;
+/** Commands on the stored data: what they need is loaded only for them. */
+const TRANSFERS = ['export', 'import'];
+
+const USAGE = `expected: fieldplan COMMAND FILE, FILE "-" for standard input, COMMAND one of ${[...COMMAND_NAMES, ...TRANSFERS].join(', ')}`;
 
 const refuse = (message: string): Answer => ({
 	output: { error: badInput('', message) },
@@ -10,8 +13,9 @@ const refuse = (message: string): Answer => ({
 });
 
 /** Reads the file (descriptor 0 for "-"), runs the command; every failure is an answer. */
-function run([name, file, ...rest]: string[]): Answer {
+async function run([name, file, ...rest]: string[]): Promise<Answer> {
 	if (!name || !file || rest.length > 0) return refuse(USAGE);
+	if (TRANSFERS.includes(name)) return (await import('./transfer')).transfer(name, file);
 	let input: unknown;
 	try {
 		input = JSON.parse(readFileSync(file === '-' ? 0 : file, 'utf8'));
@@ -29,6 +33,6 @@ function run([name, file, ...rest]: string[]): Answer {
 	}
 }
 
-const { output, exitCode } = run(process.argv.slice(2));
+const { output, exitCode } = await run(process.argv.slice(2));
 process.exitCode = exitCode;
 process.stdout.write(`${JSON.stringify(output, null, 1)}\n`);

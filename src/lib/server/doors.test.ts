@@ -50,6 +50,7 @@ describe('the doors', () => {
 		expect(refusal('constructor', 'GET', {})).toBe(403);
 		expect(refusal(EDITS, 'POST', { 'content-length': '500001' })).toBe(413);
 		expect(refusal('/health', 'POST', { 'content-length': '1' })).toBe(413);
+		expect(refusal(EDITS, 'POST', { 'transfer-encoding': 'chunked' })).toBe(413);
 	});
 
 	test('leave what is no route to the page that says so', () => {

@@ -30,7 +30,8 @@ export function refusalOf(
 	if (READS.has(request.method)) return null;
 	if (!isOwnOrigin(request.headers.get('origin') ?? '', allowedHosts))
 		return { status: 403, message: 'Changes are taken from this application alone.' };
-	const length = Number(request.headers.get('content-length') ?? 0);
+	const isUnmeasured = request.headers.has('transfer-encoding');
+	const length = isUnmeasured ? Infinity : Number(request.headers.get('content-length') ?? 0);
 	const mostBytes = access?.mostBytes ?? 0;
 	if (length > mostBytes)
 		return { status: 413, message: `At most ${mostBytes} bytes are taken here.` };

@@ -6,8 +6,11 @@
 		team,
 		current,
 		children
-	}: { team: { id: string; name: string }; current: 'practices' | 'board'; children?: Snippet } =
-		$props();
+	}: {
+		team: { id: string; name: string };
+		current: 'practices' | 'board' | 'data';
+		children?: Snippet;
+	} = $props();
 </script>
 
 <header>
@@ -17,6 +20,7 @@
 			>Practices</a
 		>
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
+		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>Data</a>
 	</nav>
 	<p>
 		{#if children}<span class="state">{@render children()}</span>{/if}
