@@ -68,7 +68,7 @@ test('the board works by keyboard alone', async ({ page, server }) => {
 		.getByRole('button', { name: /^Rebound rally/ })
 		.focus();
 	await page.keyboard.press('Enter');
-	await expect(page.getByRole('heading', { name: 'Rebound rally' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Rebound rally, 10 minutes' })).toBeVisible();
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('j');
 	await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();

@@ -107,7 +107,10 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	await expect(page.getByText(/is hard work/)).toBeHidden();
 
 	// Minutes by keys, the order by buttons, and taking a period out again.
-	await page.getByRole('button', { name: 'Channel duel, 10 minutes' }).focus();
+	await tape
+		.getByRole('button', { name: /^Channel duel:/ })
+		.first()
+		.click();
 	for (let k = 0; k < 20; k += 1) await page.keyboard.press(']');
 	expect(await figure(page, 'minutes planned')).toBe('38 of 60');
 	await page
@@ -143,7 +146,6 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	// Water, a game that is too long for the time, and the fit.
 	await page.keyboard.press('Escape');
 	await shelf.getByRole('button', { name: '+ Water' }).click();
-	await page.getByRole('button', { name: 'Shelf', exact: true }).click();
 	await shelf.getByRole('button', { name: /^Eight a side/ }).click();
 	for (let k = 0; k < 15; k += 1) await page.keyboard.press(']');
 	await expect(page.getByText(/over the 60 there are/)).toBeVisible();
@@ -175,6 +177,56 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	} finally {
 		await again.stop('SIGKILL');
 	}
+});
+
+test('a new coach builds 90 minutes with four stations from nothing in at most 40 actions', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/practices`);
+	let actions = 0;
+	/** One click, key or filled field. */
+	const act = async (action: Promise<unknown>) => {
+		actions += 1;
+		await action;
+	};
+	const shelf = page.getByRole('region', { name: 'Shelf' });
+	const put = (name: RegExp | string) => act(shelf.getByRole('button', { name }).click());
+
+	await act(page.getByRole('link', { name: 'New practice' }).click());
+	await act(page.getByLabel('Date').fill('2027-04-15'));
+	await act(page.getByRole('button', { name: 'Make the practice' }).click());
+	await expect(page.getByText('This practice is empty')).toBeVisible();
+	await put(/^Tide lines/);
+	await put(/^Two-touch squares/);
+	await put('+ Water');
+	await put(/^Press in pairs/);
+	await act(shelf.getByRole('button', { name: 'Open Press in pairs' }).click());
+	await act(page.getByLabel('Minutes [ ]').fill('30'));
+	await act(page.getByRole('button', { name: 'Split into stations' }).click());
+	await act(page.getByRole('button', { name: 'Split into 4 stations' }).click());
+	await expect(page.getByRole('dialog')).toBeHidden();
+	await act(page.keyboard.press('Escape'));
+	await put('+ Water');
+	await put(/^Eight a side/);
+	await put(/^Closing circle/);
+	await act(page.keyboard.press('f'));
+	const stops = page.getByRole('img', { name: 'must be mended' });
+	while ((await stops.count()) > 0) {
+		const before = await stops.count();
+		await act(
+			page.getByRole('listitem').filter({ has: stops }).first().getByRole('button').nth(1).click()
+		);
+		await expect.poll(() => stops.count()).toBeLessThan(before);
+	}
+	await act(page.keyboard.press('f'));
+	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
+	await expect(
+		page.locator('.block.selected, .block').filter({ has: page.locator('.slice.cut') })
+	).toHaveCount(4);
+	console.log(`A practice of 90 minutes with four stations took ${actions} actions`);
+	expect(actions).toBeLessThanOrEqual(40);
+	await saved(page);
 });
 
 test('a practice is copied to another date, and one is put away', async ({ page, server }) => {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit, evaluate, resizePeriods, type Edit } from '../practice';
+import { applyEdit, evaluate, fitToTime, resizePeriods, type Edit } from '../practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
-import { check, describeEdit, describeFinding, type FindingCode } from '.';
+import { check, describeEdit, describeFinding, describeFit, type FindingCode } from '.';
 
 const context = demoContext();
 
@@ -144,6 +144,16 @@ describe('check', () => {
 		expect(order).toEqual(
 			order.toSorted((a, b) => 'stop warn hint'.indexOf(a) - 'stop warn hint'.indexOf(b))
 		);
+	});
+
+	test('says what a fit changed', () => {
+		const before = { ...sound(), minutes: 60 };
+		const fitting = fitToTime(before);
+		if (!fitting.ok) throw new Error(fitting.failure.message);
+		expect(describeFit(before, after(before, fitting.value))).toMatch(
+			/^Fitted: .*Eight a side dropped\.$/
+		);
+		expect(describeFit(before, before)).toBe('Everything fits as it is.');
 	});
 
 	test('finds nothing to say about an empty practice', () => {

@@ -16,7 +16,7 @@ import { underTime } from './underTime';
 import { waiting } from './waiting';
 import { zoneTwice } from './zoneTwice';
 
-export { describeEdit, describeFinding } from './messages';
+export { describeEdit, describeFinding, describeFit } from './messages';
 export type { Finding, FindingCode, Place, Severity } from './finding';
 
 /** Every rule; the order is that of findings of the same severity and time. */

@@ -1,5 +1,6 @@
 import { assertNever } from '../base';
 import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
+import type { Practice } from '../model/practice';
 import type { Finding } from './finding';
 
 type Plan = Pick<Evaluation, 'practice' | 'context'>;
@@ -75,6 +76,19 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 		default:
 			return assertNever(code);
 	}
+}
+
+/** What fitting changed from one state of a practice to the next: what dropped, and minutes before and after. */
+export function describeFit(before: Practice, after: Practice): string {
+	const minutesAfter = new Map(after.periods.map(({ id, minutes }) => [id, minutes]));
+	const dropped = before.periods.filter(({ id }) => !minutesAfter.has(id)).map(({ name }) => name);
+	const changed = before.periods.flatMap(({ id, name, minutes }) => {
+		const next = minutesAfter.get(id);
+		return next === undefined || next === minutes ? [] : [`${name} ${minutes} → ${next}`];
+	});
+	if (dropped.length + changed.length === 0) return 'Everything fits as it is.';
+	const parts = [...changed, ...dropped.map((name) => `${name} dropped`)];
+	return `Fitted: ${parts.join(', ')}.`;
 }
 
 function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: Plan): string {

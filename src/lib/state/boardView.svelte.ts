@@ -19,13 +19,22 @@ export class BoardView {
 	speed = $state(60);
 	period: string | null = $state(null);
 	block: string | null = $state(null);
+	/** What the left column shows: the shelf stays while drills are put on the tape one after another. */
+	panel: 'shelf' | 'period' = $state('shelf');
 	dialog: 'stations' | 'people' | 'keys' | null = $state(null);
 	/** A drill of the shelf that is held over the board, and where in the window. */
 	held: Held | null = $state(null);
 	/** A word that is said to screen readers. */
 	said = $state('');
 
+	/** Selects a period, and a block in it, and shows what is inside; null lets go and shows the shelf. */
 	select(period: string | null, block: string | null = null): void {
+		this.mark(period, block);
+		this.panel = period === null ? 'shelf' : 'period';
+	}
+
+	/** Selects without changing what the left column shows: keys work on it. */
+	mark(period: string | null, block: string | null = null): void {
 		this.period = period;
 		this.block = block;
 	}

@@ -44,7 +44,7 @@
 <section aria-label="Selected period">
 	<header>
 		<h2>{period.name}</h2>
-		<button class="link" onclick={() => view.select(null)}>Shelf</button>
+		<button class="link" onclick={() => (view.panel = 'shelf')}>Shelf</button>
 	</header>
 	<div class="scroll">
 		<div class="row">

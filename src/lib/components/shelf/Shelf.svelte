@@ -10,12 +10,18 @@
 		editor,
 		onadd,
 		onplain,
+		selected,
+		onopen,
 		onhold,
 		ondrop
 	}: {
 		editor: PracticeEditor;
 		onadd: (drill: Drill) => void;
 		onplain: (kind: 'water' | 'talk' | 'close') => void;
+		/** Name of the period that is selected on the tape. */
+		selected: string | undefined;
+		/** Shows that period in the shelf's place. */
+		onopen: () => void;
 		/** A drill is held over the board; null when it was let go without a drop. */
 		onhold: (drill: Drill | null, at: { clientX: number; clientY: number }) => void;
 		ondrop: () => void;
@@ -46,7 +52,14 @@
 </script>
 
 <section aria-label="Shelf">
-	<h2>Shelf for {editor.practice.expected.length}, here, 12 min</h2>
+	<header>
+		<h2>Shelf for {editor.practice.expected.length}, here, 12 min</h2>
+		{#if selected}
+			<button class="link" onclick={onopen} aria-label="Open {selected}" title="Open {selected}"
+				>Period</button
+			>
+		{/if}
+	</header>
 	<div class="find">
 		<Search
 			id="find-drill"
@@ -97,6 +110,11 @@
 		font-size: 13.5px;
 		font-weight: 700;
 		padding-bottom: 6px;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+		gap: 8px;
 	}
 	.plain {
 		display: flex;

@@ -1,6 +1,8 @@
 import { nanoid } from 'nanoid';
+import { tick } from 'svelte';
 import type { BoardView } from '$lib/state/boardView.svelte';
 import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+import { describeFit } from '$core/checks';
 import { copyPeriod, findBlock, fitToTime, setMinutes, type Edit } from '$core/practice';
 import { columnsOf } from '../tape/layout';
 import { proposeZone } from '../tape/proposals';
@@ -57,13 +59,26 @@ export function lockSelected({ editor, view, apply }: BoardActions): void {
 		apply({ type: 'set-period', period: period.id, set: { locked: period.locked ? null : true } });
 }
 
+/** Fits the periods to the time and says what shrank, grew or dropped. */
 function fitAll({ editor, view, apply }: BoardActions): void {
-	const fitting = fitToTime(editor.practice);
-	if (fitting.ok) apply(fitting.value);
-	else view.said = fitting.failure.message;
+	const { practice } = editor;
+	const fitting = fitToTime(practice);
+	if (!fitting.ok) {
+		view.said = fitting.failure.message;
+		return;
+	}
+	apply(fitting.value);
+	view.said = describeFit(practice, editor.practice);
 }
 
-type KeyAction = (actions: BoardActions) => void;
+type KeyAction = (actions: BoardActions) => unknown;
+
+/** Shows the shelf, and puts the cursor into its search once it is there. */
+async function findDrill({ view }: BoardActions): Promise<void> {
+	view.panel = 'shelf';
+	await tick();
+	document.getElementById('find-drill')?.focus();
+}
 
 const moveNow =
 	(seconds: number): KeyAction =>
@@ -83,7 +98,7 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	['.', moveNow(60)],
 	['s', ({ view }) => view.period && view.block && (view.dialog = 'stations')],
 	['f', fitAll],
-	['/', () => document.getElementById('find-drill')?.focus()],
+	['/', findDrill],
 	['u', ({ editor }) => editor.undo()],
 	['U', ({ editor }) => editor.redo()],
 	['?', ({ view }) => (view.dialog = 'keys')]

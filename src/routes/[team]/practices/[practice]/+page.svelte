@@ -60,7 +60,7 @@
 		}
 		const after = added.kind === 'warm-up' ? null : selectedOrLast();
 		apply({ type: 'add-period', period: added, after });
-		view.select(added.id, added.lanes[0].blocks[0].id);
+		view.mark(added.id, added.lanes[0].blocks[0].id);
 	}
 	let tape: Tape | undefined = $state();
 	function hold(drill: Drill | null, { clientX, clientY }: { clientX: number; clientY: number }) {
@@ -72,7 +72,7 @@
 		view.held = null;
 		if (!proposal) return;
 		apply(proposal.edit);
-		view.select(id);
+		view.mark(id);
 	}
 	const PLAIN = {
 		water: { name: 'Water', minutes: 2 },
@@ -82,7 +82,7 @@
 	function addPlain(kind: keyof typeof PLAIN) {
 		const added = plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] });
 		apply({ type: 'add-period', period: added, after: selectedOrLast() });
-		view.select(added.id);
+		view.mark(added.id);
 	}
 </script>
 
@@ -99,10 +99,18 @@
 	<BoardHead {editor} {view} week={data.week} />
 	<main>
 		<div class="left">
-			{#if period}
+			{#if period && view.panel === 'period'}
 				<Inspector {editor} {view} {period} onapply={apply} />
 			{:else}
-				<Shelf {editor} onadd={addDrill} onplain={addPlain} onhold={hold} ondrop={dropHeld} />
+				<Shelf
+					{editor}
+					onadd={addDrill}
+					onplain={addPlain}
+					selected={period?.name}
+					onopen={() => (view.panel = 'period')}
+					onhold={hold}
+					ondrop={dropHeld}
+				/>
 			{/if}
 		</div>
 		<div class="middle">
@@ -118,7 +126,7 @@
 				<Field evaluation={editor.evaluation} now={view.now} />
 				<PlayBar {view} seconds={editor.evaluation.seconds} start={editor.practice.start} />
 				{#if view.said || editor.trouble}
-					<p class="said" role="alert">{view.said || editor.trouble}</p>
+					<p class="said" class:trouble={!view.said} role="alert">{view.said || editor.trouble}</p>
 				{/if}
 			</div>
 			<Findings
@@ -199,9 +207,12 @@
 		text-align: right;
 	}
 	.said {
-		color: var(--stop);
 		font-weight: 600;
+		line-height: 1.3;
 		padding-bottom: 6px;
+	}
+	.trouble {
+		color: var(--stop);
 	}
 	@media (max-width: 1000px) {
 		.board {
