@@ -11,6 +11,7 @@ const BOARD = '/saltmarsh/practices/2027-04-06';
 const COLD_STARTS = 5;
 const CHANGES = 60;
 const KILLS = 50;
+const DRAG_MOVES = 100;
 
 /** Milliseconds from the start command to the first answer of the board's page, on data that is there. */
 async function coldStart(directory: string): Promise<number> {
@@ -51,6 +52,29 @@ async function changes(page: Page): Promise<number[]> {
 	}, CHANGES);
 }
 
+/** Milliseconds between frames while a block is dragged over the tape. */
+async function dragFrames(page: Page): Promise<number[]> {
+	const box = await page.locator('.block').filter({ hasText: 'Channel duel' }).boundingBox();
+	if (!box) throw new Error('nothing to drag');
+	// As text: a function would be sent with helpers of the compiler that the page does not have.
+	await page.evaluate(`{
+		window.frames = [];
+		let last = performance.now();
+		requestAnimationFrame(function tick(now) {
+			window.frames.push(now - last);
+			last = now;
+			requestAnimationFrame(tick);
+		});
+	}`);
+	await page.mouse.move(box.x + 40, box.y + 80);
+	await page.mouse.down();
+	for (let k = 0; k < DRAG_MOVES; k += 1)
+		await page.mouse.move(box.x + 40 + k * 5, box.y + 80 + 60 * Math.sin(k / 6));
+	await page.keyboard.press('Escape');
+	await page.mouse.up();
+	return page.evaluate(() => (window as unknown as { frames: number[] }).frames.slice(2));
+}
+
 const directory = mkdtempSync(join(tmpdir(), 'fieldplan-bench-'));
 try {
 	const server = await startServer(directory);
@@ -65,6 +89,12 @@ try {
 		name: 'one change on the board until all of it is right (demo, first period: every run moves)',
 		milliseconds: await changes(page),
 		bound: 50,
+		of: '95th'
+	});
+	report({
+		name: 'frames while a block is dragged over the tape (demo)',
+		milliseconds: await dragFrames(page),
+		bound: 20,
 		of: '95th'
 	});
 	await browser.close();
