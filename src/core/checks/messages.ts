@@ -139,6 +139,24 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 	return `Arrange ${names.period(edit.period)}`;
 }
 
+/** Several edits that are one step: told by what they add, remove and resize together. */
+function describeAll(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan): string {
+	const names = namesIn(plan);
+	const isResized = edits.some(({ type }) => type === 'set-minutes');
+	const removed = edits.flatMap((edit) => (edit.type === 'remove-period' ? edit.period : []));
+	const [first] = edits.flatMap((edit) =>
+		edit.type === 'set-minutes' ? Object.keys(edit.periods) : []
+	);
+	const isByHand = edits.some(({ type }) => type === 'set-period');
+	if (isResized && first && edits.some(({ type }) => type === 'add-period'))
+		return `Cut ${names.period(first)} in two`;
+	if (isResized && removed.length === 1 && isByHand)
+		return `Merge ${names.period(removed[0])} into the one before`;
+	if (!isResized || isByHand) return describeEdit(edits[0], plan);
+	if (removed.length === 0) return 'Fit the periods to the time';
+	return `Fit to the time, without ${removed.map(names.period).join(', ')}`;
+}
+
 /** What an edit does, as the coach would say it; `plan` is the practice before it. */
 export function describeEdit(edit: Edit, plan: Plan): string {
 	const names = namesIn(plan);
@@ -186,18 +204,8 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 			if (edit.set.copies) return `Free the adult from ${names.block(edit.block)}`;
 			if (edit.set.climb) return `Change the rung of ${names.block(edit.block)}`;
 			return `Change ${names.block(edit.block)}`;
-		case 'all': {
-			const dropped = edit.edits.filter((part) => part.type === 'remove-period');
-			const fits = edit.edits.some((part) => part.type === 'set-minutes');
-			if (
-				fits &&
-				edit.edits.every((part) => part.type === 'remove-period' || part.type === 'set-minutes')
-			)
-				return dropped.length === 0
-					? 'Fit the periods to the time'
-					: `Fit to the time, without ${dropped.map((part) => names.period(part.period)).join(', ')}`;
-			return describeEdit(edit.edits[0], plan);
-		}
+		case 'all':
+			return describeAll(edit.edits, plan);
 		default:
 			return assertNever(edit);
 	}

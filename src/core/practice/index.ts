@@ -1,6 +1,7 @@
 export { applyEdit, type Applied, type EditFailure } from './applyEdit';
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
+export { mergeWithNext, splitPeriod } from './splitPeriod';
 export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';

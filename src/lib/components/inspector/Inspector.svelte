@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
-	import { findBlock, setMinutes, type Edit } from '$core/practice';
+	import { findBlock, mergeWithNext, setMinutes, type Edit } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import { duplicateSelected, lockSelected } from '../ui/boardKeys';
+	import { duplicateSelected, lockSelected, mergeSelected, splitSelected } from '../ui/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
@@ -23,6 +23,8 @@
 	const found = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const periods = $derived(editor.practice.periods);
 	const index = $derived(periods.findIndex(({ id }) => id === period.id));
+	const actions = $derived({ editor, view, apply: onapply });
+	const canMerge = $derived(mergeWithNext(editor.practice, period.id) !== null);
 	const canSplit = $derived(['together', 'stations', 'units', 'warm-up'].includes(period.kind));
 
 	function resize(minutes: number | null) {
@@ -104,20 +106,20 @@
 					{period.slots ? 'Change the stations' : 'Split into stations'}
 				</Button>
 			{/if}
-			<Button
-				kind="tertiary"
-				size="small"
-				on:click={() => duplicateSelected({ editor, view, apply: onapply })}
-			>
+			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>
 				Duplicate
 			</Button>
-			<Button
-				kind="tertiary"
-				size="small"
-				on:click={() => lockSelected({ editor, view, apply: onapply })}
-			>
+			<Button kind="tertiary" size="small" on:click={() => lockSelected(actions)}>
 				{period.locked ? 'Unlock minutes' : 'Lock minutes'}
 			</Button>
+			<Button kind="tertiary" size="small" on:click={() => splitSelected(actions)}
+				>Cut in two</Button
+			>
+			{#if canMerge}
+				<Button kind="tertiary" size="small" on:click={() => mergeSelected(actions)}
+					>Merge with next</Button
+				>
+			{/if}
 			<Button
 				kind="danger-tertiary"
 				size="small"

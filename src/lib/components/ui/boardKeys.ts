@@ -3,7 +3,15 @@ import { tick } from 'svelte';
 import type { BoardView } from '$lib/state/boardView.svelte';
 import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 import { describeFit } from '$core/checks';
-import { copyPeriod, findBlock, fitToTime, setMinutes, type Edit } from '$core/practice';
+import {
+	copyPeriod,
+	findBlock,
+	fitToTime,
+	mergeWithNext,
+	setMinutes,
+	splitPeriod,
+	type Edit
+} from '$core/practice';
 import { columnsOf } from '../tape/layout';
 import { proposeZone } from '../tape/proposals';
 import { isTyping } from './keys';
@@ -52,6 +60,20 @@ export function duplicateSelected({ editor, view, apply }: BoardActions): void {
 	view.select(again.id, again.lanes[0]?.blocks[0]?.id ?? null);
 }
 
+/** Cuts the selected period into two halves. */
+export function splitSelected({ editor, view, apply }: BoardActions): void {
+	const edit = view.period && splitPeriod(editor.practice, view.period, () => nanoid(8));
+	if (edit) apply(edit);
+	else view.said = 'A period of one minute cannot be split.';
+}
+
+/** Makes the selected period and the one behind it one. */
+export function mergeSelected({ editor, view, apply }: BoardActions): void {
+	const edit = view.period && mergeWithNext(editor.practice, view.period);
+	if (edit) apply(edit);
+	else view.said = 'Only a period that runs the same behind this one can be merged with it.';
+}
+
 /** Keeps the selected period's minutes when the rest is fitted, or lets them go again. */
 export function lockSelected({ editor, view, apply }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
@@ -93,6 +115,8 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	['{', (actions) => resizeSelected(actions, -5)],
 	['}', (actions) => resizeSelected(actions, 5)],
 	['d', duplicateSelected],
+	['x', splitSelected],
+	['m', mergeSelected],
 	['l', lockSelected],
 	[',', moveNow(-60)],
 	['.', moveNow(60)],

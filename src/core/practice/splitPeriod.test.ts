@@ -1,0 +1,65 @@
+import { expect, test } from 'vitest';
+import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { describeEdit } from '../checks';
+import type { Practice } from '../model/practice';
+import {
+	applyEdit,
+	evaluate,
+	idMaker,
+	idsIn,
+	mergeWithNext,
+	plannedMinutes,
+	splitPeriod,
+	type Edit
+} from '.';
+
+const context = demoContext();
+const makeId = (practice: Practice) => idMaker(practice.periods.flatMap(idsIn));
+function after(practice: Practice, edit: Edit | null): Practice {
+	const applied = edit && applyEdit(practice, edit);
+	if (!applied?.ok) throw new Error('does not apply');
+	return applied.value.practice;
+}
+
+test('a split period is two that run the same, with its minutes between them', () => {
+	for (const { id, minutes } of demoPractice().periods.filter((period) => period.minutes > 2)) {
+		const before = demoPractice();
+		const next = after(before, splitPeriod(before, id, makeId(before)));
+		const at = next.periods.findIndex((period) => period.id === id);
+		const [first, second] = next.periods.slice(at, at + 2);
+		expect([first.minutes, second.minutes]).toEqual([
+			Math.ceil(minutes / 2),
+			Math.floor(minutes / 2)
+		]);
+		expect(plannedMinutes(next)).toBe(90);
+		expect(evaluate(next, context).playerClashes).toEqual([]);
+	}
+});
+
+test('merging takes a split back, and only the same is merged', () => {
+	const before = demoPractice();
+	const split = after(before, splitPeriod(before, 'squares', makeId(before)));
+	const merged = after(split, mergeWithNext(split, 'squares'));
+	expect(merged.periods.map(({ id, minutes }) => [id, minutes])).toEqual(
+		before.periods.map(({ id, minutes }) => [id, minutes])
+	);
+	expect(mergeWithNext(before, 'squares')).toBeNull();
+	expect(mergeWithNext(before, 'close')).toBeNull();
+	expect(mergeWithNext(before, 'gone')).toBeNull();
+});
+
+test('both are called by what they do', () => {
+	const practice = demoPractice();
+	const edit = splitPeriod(practice, 'squares', makeId(practice)) as Edit;
+	expect(describeEdit(edit, { practice, context })).toBe('Cut Two-touch squares in two');
+	const split = after(practice, edit);
+	const merge = mergeWithNext(split, 'squares') as Edit;
+	expect(describeEdit(merge, { practice: split, context })).toBe(
+		'Merge Two-touch squares into the one before'
+	);
+});
+
+test('a minute cannot be split', () => {
+	const short = { ...demoPractice(), periods: [{ ...demoPractice().periods[2], minutes: 1 }] };
+	expect(splitPeriod(short, 'water-1', makeId(short))).toBeNull();
+});
