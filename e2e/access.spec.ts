@@ -33,6 +33,11 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 		}
 	],
 	['people', TUESDAY, async (page) => page.getByRole('button', { name: 'players here' }).click()],
+	[
+		'another practice',
+		TUESDAY,
+		async (page) => page.getByRole('button', { name: '+ Earlier' }).click()
+	],
 	['keys', TUESDAY, async (page) => page.getByRole('button', { name: 'Keys' }).click()],
 	['sheet', `${TUESDAY}/paper`, async () => {}]
 ];

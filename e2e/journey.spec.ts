@@ -249,6 +249,19 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeVisible();
 });
 
+test('a period is taken over from another practice', async ({ page, server }) => {
+	await open(page, `${server.url}${TUESDAY}`);
+	await page.getByRole('button', { name: '+ Earlier' }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('Practice', { exact: true }).selectOption({ label: 'Thursday 1 April' });
+	await dialog.getByRole('button', { name: 'Four stations' }).click();
+	await expect(dialog).toBeHidden();
+	expect(await figure(page, 'minutes planned')).toBe('120 of 90');
+	await expect(page.getByRole('button', { name: 'Four stations, 30 minutes' })).toHaveCount(2);
+	await page.keyboard.press('u');
+	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
+});
+
 test('edits made while the server is away are kept over a reload and sent when it is back', async ({
 	page,
 	server

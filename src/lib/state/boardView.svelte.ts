@@ -21,7 +21,7 @@ export class BoardView {
 	block: string | null = $state(null);
 	/** What the left column shows: the shelf stays while drills are put on the tape one after another. */
 	panel: 'shelf' | 'period' = $state('shelf');
-	dialog: 'stations' | 'people' | 'keys' | null = $state(null);
+	dialog: 'stations' | 'people' | 'keys' | 'borrow' | null = $state(null);
 	/** A drill of the shelf that is held over the board, and where in the window. */
 	held: Held | null = $state(null);
 	/** A word that is said to screen readers. */

@@ -71,6 +71,34 @@
 				>
 			</div>
 		</div>
+		<div class="actions">
+			{#if canSplit && found}
+				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
+					{period.slots ? 'Change the stations' : 'Split into stations'}
+				</Button>
+			{/if}
+			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>
+				Duplicate
+			</Button>
+			<Button kind="tertiary" size="small" on:click={() => lockSelected(actions)}>
+				{period.locked ? 'Unlock minutes' : 'Lock minutes'}
+			</Button>
+			<Button kind="tertiary" size="small" on:click={() => splitSelected(actions)}
+				>Cut in two</Button
+			>
+			{#if canMerge}
+				<Button kind="tertiary" size="small" on:click={() => mergeSelected(actions)}
+					>Merge with next</Button
+				>
+			{/if}
+			<Button
+				kind="danger-tertiary"
+				size="small"
+				on:click={() => onapply({ type: 'remove-period', period: period.id })}
+			>
+				Remove period
+			</Button>
+		</div>
 		<TextInput
 			id="period-name"
 			size="sm"
@@ -100,34 +128,6 @@
 		{#if found && found.period.id === period.id}
 			<BlockPanel {editor} {found} {onapply} />
 		{/if}
-		<div class="actions">
-			{#if canSplit && found}
-				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
-					{period.slots ? 'Change the stations' : 'Split into stations'}
-				</Button>
-			{/if}
-			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>
-				Duplicate
-			</Button>
-			<Button kind="tertiary" size="small" on:click={() => lockSelected(actions)}>
-				{period.locked ? 'Unlock minutes' : 'Lock minutes'}
-			</Button>
-			<Button kind="tertiary" size="small" on:click={() => splitSelected(actions)}
-				>Cut in two</Button
-			>
-			{#if canMerge}
-				<Button kind="tertiary" size="small" on:click={() => mergeSelected(actions)}
-					>Merge with next</Button
-				>
-			{/if}
-			<Button
-				kind="danger-tertiary"
-				size="small"
-				on:click={() => onapply({ type: 'remove-period', period: period.id })}
-			>
-				Remove period
-			</Button>
-		</div>
 	</div>
 </section>
 

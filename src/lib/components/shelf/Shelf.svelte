@@ -12,6 +12,7 @@
 		onplain,
 		selected,
 		onopen,
+		onborrow,
 		onhold,
 		ondrop
 	}: {
@@ -22,6 +23,8 @@
 		selected: string | undefined;
 		/** Shows that period in the shelf's place. */
 		onopen: () => void;
+		/** Asks for a period of another practice. */
+		onborrow: () => void;
 		/** A drill is held over the board; null when it was let go without a drop. */
 		onhold: (drill: Drill | null, at: { clientX: number; clientY: number }) => void;
 		ondrop: () => void;
@@ -75,6 +78,7 @@
 				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
 			>
 		{/each}
+		<button class="link" onclick={onborrow} title="A period of another practice">+ Earlier</button>
 	</div>
 	<ul>
 		{#each found as { drill, words, score } (drill.id)}

@@ -44,6 +44,19 @@ export async function listPractices(db: Queryable, teamId: string): Promise<List
 	}));
 }
 
+/** Ids and days of a team's practices that are not put away, the newest first. */
+export async function listDays(
+	db: Queryable,
+	teamId: string
+): Promise<{ id: string; date: string }[]> {
+	const { rows } = await db.query<{ id: string; date: string }>(
+		`select id, date::text as date from practice
+		 where team_id = $1 and not archived order by practice.date desc, start desc, id`,
+		[teamId]
+	);
+	return rows;
+}
+
 /** Adds a practice as revision 1. */
 export async function insertPractice(tx: Queryable, practice: Practice): Promise<void> {
 	const { teamId, id, seasonId, date, start, format } = practice;

@@ -2,6 +2,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { nanoid } from 'nanoid';
 	import type { Drill } from '$core/model/drill';
+	import type { Period } from '$core/model/practice';
 	import { findPeriod, periodFromDrill, plainPeriod, toContext, type Edit } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import Field from '$lib/components/field/Field.svelte';
@@ -13,6 +14,7 @@
 	import Strip from '$lib/components/strip/Strip.svelte';
 	import Tape from '$lib/components/tape/Tape.svelte';
 	import { clockAt } from '$lib/components/tape/layout';
+	import BorrowDialog from '$lib/components/ui/BorrowDialog.svelte';
 	import BoardHead from '$lib/components/ui/BoardHead.svelte';
 	import { handleKey } from '$lib/components/ui/boardKeys';
 	import { dayWords } from '$lib/components/ui/dates';
@@ -79,11 +81,12 @@
 		talk: { name: 'Talk', minutes: 3 },
 		close: { name: 'Close', minutes: 2 }
 	};
-	function addPlain(kind: keyof typeof PLAIN) {
-		const added = plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] });
+	function addPeriod(added: Period) {
 		apply({ type: 'add-period', period: added, after: selectedOrLast() });
-		view.mark(added.id);
+		view.mark(added.id, added.lanes[0]?.blocks[0]?.id ?? null);
 	}
+	const addPlain = (kind: keyof typeof PLAIN) =>
+		addPeriod(plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] }));
 </script>
 
 <svelte:head>
@@ -108,6 +111,7 @@
 					onplain={addPlain}
 					selected={period?.name}
 					onopen={() => (view.panel = 'period')}
+					onborrow={() => (view.dialog = 'borrow')}
 					onhold={hold}
 					ondrop={dropHeld}
 				/>
@@ -156,6 +160,13 @@
 	/>
 {:else if view.dialog === 'people'}
 	<PeopleDialog {editor} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'borrow'}
+	<BorrowDialog
+		team={editor.practice.teamId}
+		others={data.others}
+		onborrow={addPeriod}
+		onclose={() => (view.dialog = null)}
+	/>
 {:else if view.dialog === 'keys'}
 	<KeysDialog bind:areOn={lettersAreOn} onclose={() => (view.dialog = null)} />
 {/if}
