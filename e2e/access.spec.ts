@@ -36,7 +36,7 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	[
 		'another practice',
 		TUESDAY,
-		async (page) => page.getByRole('button', { name: '+ Earlier' }).click()
+		async (page) => page.getByRole('button', { name: '+ Borrow' }).click()
 	],
 	['keys', TUESDAY, async (page) => page.getByRole('button', { name: 'Keys' }).click()],
 	['sheet', `${TUESDAY}/paper`, async () => {}]

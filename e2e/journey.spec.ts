@@ -251,7 +251,7 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 
 test('a period is taken over from another practice', async ({ page, server }) => {
 	await open(page, `${server.url}${TUESDAY}`);
-	await page.getByRole('button', { name: '+ Earlier' }).click();
+	await page.getByRole('button', { name: '+ Borrow' }).click();
 	const dialog = page.getByRole('dialog');
 	await dialog.getByLabel('Practice', { exact: true }).selectOption({ label: 'Thursday 1 April' });
 	await dialog.getByRole('button', { name: 'Four stations' }).click();

@@ -78,7 +78,7 @@
 				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
 			>
 		{/each}
-		<button class="link" onclick={onborrow} title="A period of another practice">+ Earlier</button>
+		<button class="link" onclick={onborrow} title="A period of another practice">+ Borrow</button>
 	</div>
 	<ul>
 		{#each found as { drill, words, score } (drill.id)}
@@ -122,7 +122,9 @@
 	}
 	.plain {
 		display: flex;
-		gap: 14px;
+		justify-content: space-between;
+		gap: 6px;
+		white-space: nowrap;
 		padding: 4px 0;
 		border-bottom: 1px solid var(--rule);
 	}
