@@ -21,5 +21,5 @@ function carbonCss(): Plugin {
 export default defineConfig({
 	plugins: [carbonCss(), sveltekit(), optimizeCss()],
 	ssr: { noExternal: ['carbon-components-svelte'] },
-	server: { watch: { ignored: ['**/data/**'] } }
+	server: { watch: { ignored: ['**/data/postgres/**'] } }
 });
