@@ -30,5 +30,7 @@ const TYPING =
 
 /** Whether a key press belongs to a field that is being typed in. */
 export function isTyping(event: KeyboardEvent): boolean {
-	return event.target instanceof Element && event.target.matches(TYPING);
+	// The window, too, is a target of events, and it matches nothing.
+	const target = event.target as Partial<Element> | null;
+	return target?.matches?.(TYPING) === true;
 }
