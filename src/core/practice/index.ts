@@ -31,5 +31,5 @@ export {
 export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
-export { sizeHere, sizeLane, type Sizing } from './sizeHere';
+export { chosenSize, sizeHere, sizeLane, type Sizing } from './sizeHere';
 export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';

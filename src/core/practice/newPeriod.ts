@@ -6,7 +6,7 @@ import { idsIn } from './find';
 import { idMaker } from './ids';
 import type { Plan } from './plan';
 import { roomFor } from './room';
-import { groupAbout, sizeHere } from './sizeHere';
+import { chosenSize, groupAbout, sizeHere } from './sizeHere';
 
 /** Ideal, least and most minutes of a new period around the minutes asked for. */
 function minutesAround(minutes: number) {
@@ -56,8 +56,9 @@ export function periodFromDrill(
 		: roomFor(drill, { practice, period, beside: [], context, players: about });
 	if (room.zones.length === 0) return null;
 	const from = { ...room, zones: startingAt(room.zones, zoneId) };
-	const { options, best } = sized.ok ? sized.value.output : { options: [], best: null };
-	const option = options[best ?? 0] ?? { sizes: [players.length], adultsAt: 0 };
+	const output = sized.ok ? sized.value.output : { options: [], best: null };
+	const option = chosenSize(drill, output) ??
+		output.options[0] ?? { sizes: [players.length], adultsAt: 0 };
 	const blockId = makeId(`${id}.b`);
 	const { copies, groups } = copiesFor(drill, {
 		option,

@@ -2,7 +2,7 @@ import { ok, type Outcome } from '../base';
 import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Lane, Period } from '../model/practice';
-import { size, type SizeOutput } from '../sizing';
+import { size, type SizeOption, type SizeOutput } from '../sizing';
 import { drillOf } from './context';
 import type { Found } from './find';
 import type { Plan } from './plan';
@@ -46,6 +46,22 @@ export function sizeHere(
 	const room = roomFor(resolved.value, { practice, period, beside, context, players: about });
 	const output = size({ drill, rung, players, minutes, limits: limitsOf(room) });
 	return output.ok ? ok({ output: output.value, room }) : output;
+}
+
+/** Drills that a squad does as one: more copies give more turns and take its company away. */
+const TOGETHER = new Set(['warm-up', 'cool-down', 'scrimmage']);
+
+/**
+ * The size that a drill is put on the tape with: the best free one, for what a squad does together the
+ * fewest copies that are free. Null where nothing is free.
+ */
+export function chosenSize({ family }: Drill, { options, best }: SizeOutput): SizeOption | null {
+	if (best === null) return null;
+	const isTogether = family !== undefined && TOGETHER.has(family);
+	const fewest = options.find(
+		({ blockedBy, adultsAt }) => blockedBy.length === 0 && adultsAt === 0
+	);
+	return isTogether && fewest ? fewest : options[best];
 }
 
 /**

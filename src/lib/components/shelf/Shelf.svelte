@@ -107,6 +107,7 @@
 	section {
 		display: grid;
 		grid-template-rows: auto auto auto 1fr;
+		grid-template-columns: minmax(0, 1fr);
 		min-height: 0;
 		height: 100%;
 	}
@@ -119,6 +120,9 @@
 		display: flex;
 		justify-content: space-between;
 		gap: 8px;
+	}
+	.plain .link {
+		font-size: 13px;
 	}
 	.plain {
 		display: flex;

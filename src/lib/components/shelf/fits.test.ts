@@ -17,6 +17,10 @@ describe('how a drill fits', () => {
 		expect(score).toBeGreaterThan(0);
 	});
 
+	test('keeps what a squad does together in as few copies as are free', () => {
+		expect(fitOf({ practice, context }, drill('tide-lines'), 12).words).toMatch(/^1 copy of 22/);
+	});
+
 	test('says what stands in the way where nothing is free', () => {
 		const alone = { ...practice, adults: [] };
 		const fit = fitOf({ practice: alone, context }, drill('channel-duel'), 12);

@@ -1,6 +1,6 @@
 import type { Drill } from '$core/model/drill';
 import type { Period } from '$core/model/practice';
-import { sizeHere, type Plan, type Sizing } from '$core/practice';
+import { chosenSize, sizeHere, type Plan, type Sizing } from '$core/practice';
 
 /** How a drill would run here today: its sizes, and the words for the best of them. */
 export interface Fit {
@@ -35,8 +35,9 @@ export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
 	const players = plan.practice.expected.length;
 	const sized = sizeHere(plan, { period: EMPTY, drill, players, minutes, beside: [] });
 	if (!sized.ok) return { drill, sizing: null, words: sized.failure.message, score: -2 };
-	const { options, best } = sized.value.output;
-	if (best === null) {
+	const { options } = sized.value.output;
+	const chosen = chosenSize(drill, sized.value.output);
+	if (chosen === null) {
 		const [option] = options;
 		const blocks = [...new Set(option?.blockedBy ?? [])].join(', ');
 		return {
@@ -46,7 +47,7 @@ export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
 			score: -1
 		};
 	}
-	const { copies, sizes, reps, share } = options[best];
+	const { copies, sizes, reps, share } = chosen;
 	const many = copies === 1 ? '1 copy' : `${copies} copies`;
 	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns · waits ${percent(share.wait)}`;
 	const isLast = drill.family === 'cool-down';
