@@ -249,6 +249,17 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeVisible();
 });
 
+test('what is being typed stays while an earlier change is saved', async ({ page, server }) => {
+	await open(page, `${server.url}${TUESDAY}`);
+	await page.locator('.block').filter({ hasText: 'Two-touch squares' }).first().click();
+	await page.keyboard.press(']');
+	await page.getByLabel('Minutes [ ]').fill('17');
+	await saved(page);
+	await expect(page.getByLabel('Minutes [ ]')).toHaveValue('17');
+	await page.keyboard.press('Tab');
+	expect(await figure(page, 'minutes planned')).toBe('97 of 90');
+});
+
 test('a period is taken over from another practice', async ({ page, server }) => {
 	await open(page, `${server.url}${TUESDAY}`);
 	await page.getByRole('button', { name: '+ Borrow' }).click();

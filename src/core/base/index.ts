@@ -2,3 +2,4 @@ export { assertNever } from './assertNever';
 export { badInput, type Failure, type Outcome } from './failure';
 export { dealByWeight, fitsTimes, SAME_INSTANT, splitEvenly } from './numbers';
 export { fail, ok, type Result } from './result';
+export { sameValue } from './sameValue';

@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { sameValue } from '$core/base';
 import { check, describeEdit, type Finding } from '$core/checks';
 import type { Practice } from '$core/model/practice';
 import {
@@ -177,8 +178,8 @@ export class PracticeEditor {
 	#confirm(state: ServerState, confirmed: readonly string[]): void {
 		const rest = this.#unsent.filter(({ id }) => !confirmed.includes(id));
 		this.#revision = state.revision;
-		if (rest.length === 0 && JSON.stringify(state.practice) === JSON.stringify(this.practice))
-			this.#unsent = [];
+		// The same value stays the same object: fields that are being typed in are left alone.
+		if (rest.length === 0 && sameValue(state.practice, this.practice)) this.#unsent = [];
 		else {
 			this.practice = state.practice;
 			this.#unsent = this.#replay(rest);

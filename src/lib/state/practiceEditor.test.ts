@@ -89,6 +89,21 @@ describe('PracticeEditor', () => {
 		expect([server.practice.minutes, editor.saveState]).toEqual([100, 'saved']);
 	});
 
+	test('keeps its own value where the server says the same with its keys in another order', async () => {
+		const editor = open();
+		editor.apply(minutes(100));
+		const before = editor.practice;
+		const { fetch: answer } = server;
+		vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
+			const { revision, practice } = await (await answer(url, init)).json();
+			const turned = Object.fromEntries(Object.entries(practice).reverse());
+			return new Response(JSON.stringify({ revision, practice: turned }));
+		});
+		await settle();
+		expect(editor.saveState).toBe('saved');
+		expect(editor.practice).toBe(before);
+	});
+
 	test('says why an edit does not apply, and sends nothing', async () => {
 		const editor = open();
 		expect(editor.apply({ type: 'remove-period', period: 'nowhere' })).toBe('no-such-period');

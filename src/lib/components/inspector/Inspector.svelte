@@ -20,6 +20,9 @@
 		onapply: (edit: Edit) => void;
 	} = $props();
 
+	// What is typed stays until the period itself changes.
+	let minutes: number | null = $derived(period.minutes);
+	let name = $derived(period.name);
 	const found = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const periods = $derived(editor.practice.periods);
 	const index = $derived(periods.findIndex(({ id }) => id === period.id));
@@ -27,17 +30,17 @@
 	const canMerge = $derived(mergeWithNext(editor.practice, period.id) !== null);
 	const canSplit = $derived(['together', 'stations', 'units', 'warm-up'].includes(period.kind));
 
-	function resize(minutes: number | null) {
-		if (minutes === null || !Number.isInteger(minutes) || minutes < 1 || minutes > 600) return;
-		if (minutes === period.minutes) return;
-		onapply(setMinutes(editor.practice, period.id, minutes));
+	function resize(wanted: number | null) {
+		if (wanted === null || !Number.isInteger(wanted) || wanted < 1 || wanted > 600) return;
+		if (wanted === period.minutes) return;
+		onapply(setMinutes(editor.practice, period.id, wanted));
 	}
 	function moveBy(step: 1 | -1) {
 		const after = step < 0 ? periods[index - 2]?.id : periods[index + 1]?.id;
 		onapply({ type: 'move-period', period: period.id, after: after ?? null });
 	}
-	function rename(name: string) {
-		const trimmed = name.trim();
+	function rename(typed: string) {
+		const trimmed = typed.trim();
 		if (trimmed && trimmed !== period.name)
 			onapply({ type: 'set-period', period: period.id, set: { name: trimmed.slice(0, 200) } });
 	}
@@ -56,7 +59,7 @@
 				size="sm"
 				min={1}
 				max={600}
-				value={period.minutes}
+				bind:value={minutes}
 				on:change={(event) => resize(event.detail)}
 			/>
 			<div class="moves">
@@ -103,7 +106,7 @@
 			id="period-name"
 			size="sm"
 			labelText="Name"
-			value={period.name}
+			bind:value={name}
 			on:change={(event) => rename(String(event.detail ?? ''))}
 		/>
 		{#if period.lanes.length > 1}
