@@ -72,6 +72,7 @@
 	li {
 		display: flex;
 		justify-content: space-between;
+		align-items: center;
 		border-bottom: 1px solid var(--rule);
 		padding: 3px 0;
 	}

@@ -79,6 +79,45 @@ async function listPeople(db: Queryable, teamId: string, day: string): Promise<P
 	return rows;
 }
 
+/** The grounds of a team in order of their ids. */
+export async function listGrounds(db: Queryable, teamId: string): Promise<Ground[]> {
+	const { rows } = await db.query<{ body: Ground }>(
+		'select body from ground where team_id = $1 order by id',
+		[teamId]
+	);
+	return rows.map(({ body }) => body);
+}
+
+/** How many of each item a team has. */
+export async function listKit(db: Queryable, teamId: string): Promise<Record<string, number>> {
+	const { rows } = await db.query<{ item: string; count: number }>(
+		'select item, count from kit where team_id = $1 order by item',
+		[teamId]
+	);
+	return Object.fromEntries(rows.map(({ item, count }) => [item, count]));
+}
+
+/** The limits that a team has set, or undefined where it has set none. */
+export async function findLimits(
+	db: Queryable,
+	teamId: string
+): Promise<Partial<Limits> | undefined> {
+	const { rows } = await db.query<{ body: Partial<Limits> }>(
+		'select body from limit_setting where team_id = $1',
+		[teamId]
+	);
+	return rows[0]?.body;
+}
+
+/** Every revision of a team's drills. */
+export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]> {
+	const { rows } = await db.query<{ body: Drill }>(
+		'select body from drill_revision where team_id = $1 order by drill_id, revision',
+		[teamId]
+	);
+	return rows.map(({ body }) => body);
+}
+
 /** What a team's practices of a day are built from, or undefined where the team is not there. */
 export async function loadSurroundings(
 	db: Queryable,
@@ -89,30 +128,16 @@ export async function loadSurroundings(
 	const season = await currentSeason(db, teamId);
 	if (!team || !season) return undefined;
 	const people = await listPeople(db, teamId, day);
-	const grounds = await db.query<{ body: Ground }>(
-		'select body from ground where team_id = $1 order by id limit 1',
-		[teamId]
-	);
-	const kit = await db.query<{ item: string; count: number }>(
-		'select item, count from kit where team_id = $1 order by item',
-		[teamId]
-	);
-	const limits = await db.query<{ body: Partial<Limits> }>(
-		'select body from limit_setting where team_id = $1',
-		[teamId]
-	);
-	const drills = await db.query<{ body: Drill }>(
-		'select body from drill_revision where team_id = $1 order by drill_id, revision',
-		[teamId]
-	);
+	const [ground] = await listGrounds(db, teamId);
+	const limits = await findLimits(db, teamId);
 	return {
 		team,
 		season,
 		players: people.filter(({ kind }) => kind === 'player').map(toPlayer),
 		adults: people.filter(({ kind }) => kind === 'adult').map(toAdult),
-		ground: grounds.rows[0].body,
-		kit: Object.fromEntries(kit.rows.map(({ item, count }) => [item, count])),
-		drills: drills.rows.map(({ body }) => body),
-		...(limits.rows[0] && { limits: limits.rows[0].body })
+		ground,
+		kit: await listKit(db, teamId),
+		drills: await listDrills(db, teamId),
+		...(limits && { limits })
 	};
 }

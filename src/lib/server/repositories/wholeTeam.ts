@@ -5,8 +5,9 @@ import type {
 	ExportTeam
 } from '$core/model/exportFiles';
 import type { Drill } from '$core/model/drill';
-import type { Ground, Limits, Season, Team } from '$core/model/team';
+import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
+import { findLimits, findTeam, listDrills, listGrounds, listKit } from './surroundings';
 
 /** All of one team, as it goes into an export. */
 export interface WholeTeam {
@@ -37,41 +38,25 @@ async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]
 }
 
 async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
-	const teams = await db.query<{ body: Team }>('select body from team where id = $1', [teamId]);
 	const seasons = await db.query<Season>(
 		`select id, name, first_day::text as "firstDay", weeks from season
 		 where team_id = $1 order by first_day, id`,
 		[teamId]
 	);
-	const grounds = await db.query<{ body: Ground }>(
-		'select body from ground where team_id = $1 order by id',
-		[teamId]
-	);
-	const kit = await db.query<{ item: string; count: number }>(
-		'select item, count from kit where team_id = $1 order by item',
-		[teamId]
-	);
-	const limits = await db.query<{ body: Partial<Limits> }>(
-		'select body from limit_setting where team_id = $1',
-		[teamId]
-	);
+	const limits = await findLimits(db, teamId);
 	return {
 		format: 'fieldplan/team@1',
-		team: teams.rows[0].body,
+		team: (await findTeam(db, teamId)) as Team,
 		seasons: seasons.rows,
 		people: await readPeople(db, teamId),
-		grounds: grounds.rows.map(({ body }) => body),
-		kit: Object.fromEntries(kit.rows.map(({ item, count }) => [item, count])),
-		...(limits.rows[0] && { limits: limits.rows[0].body })
+		grounds: await listGrounds(db, teamId),
+		kit: await listKit(db, teamId),
+		...(limits && { limits })
 	};
 }
 
 /** All of a team, in an order that does not change. The team must be there. */
 export async function readWholeTeam(db: Queryable, teamId: string): Promise<WholeTeam> {
-	const drills = await db.query<{ body: Drill }>(
-		'select body from drill_revision where team_id = $1 order by drill_id, revision',
-		[teamId]
-	);
 	const practices = await db.query<Omit<ExportPractice, 'format'>>(
 		`select revision, archived, body as practice from practice
 		 where team_id = $1 order by date, start, id`,
@@ -87,7 +72,7 @@ export async function readWholeTeam(db: Queryable, teamId: string): Promise<Whol
 	);
 	return {
 		team: await readTeam(db, teamId),
-		drills: drills.rows.map(({ body }) => body),
+		drills: await listDrills(db, teamId),
 		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
 		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows }
 	};
