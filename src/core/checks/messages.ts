@@ -1,6 +1,6 @@
 import { assertNever } from '../base';
 import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
-import type { Practice } from '../model/practice';
+import type { Block, Copy, Practice } from '../model/practice';
 import type { Finding } from './finding';
 
 type Plan = Pick<Evaluation, 'practice' | 'context'>;
@@ -102,6 +102,11 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 		return `Split ${names.period(edit.period)} into ${edit.lanes.length} stations`;
 	if (!edit.slots && period?.slots) return `Take back the stations of ${names.period(edit.period)}`;
 	const gone = [...before.keys()].find((id) => !after.some((block) => block.id === id));
+	const isLonger = ({ id, minutes }: Block) => minutes > (before.get(id)?.minutes ?? minutes);
+	if (gone && after.some(isLonger)) return `Merge the two parts of ${names.block(gone)}`;
+	const added = after.find(({ id }) => !before.has(id));
+	const cut = added && [...before.values()].find(({ drill }) => drill?.id === added.drill?.id);
+	if (cut && after.length === before.size + 1) return `Cut ${names.block(cut.id)} in two`;
 	if (gone) return `Take ${names.block(gone)} out`;
 	const recopied = after.find(
 		(block) => before.get(block.id)?.copies.length !== block.copies.length
@@ -142,19 +147,26 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 /** Several edits that are one step: told by what they add, remove and resize together. */
 function describeAll(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan): string {
 	const names = namesIn(plan);
-	const isResized = edits.some(({ type }) => type === 'set-minutes');
 	const removed = edits.flatMap((edit) => (edit.type === 'remove-period' ? edit.period : []));
 	const [first] = edits.flatMap((edit) =>
 		edit.type === 'set-minutes' ? Object.keys(edit.periods) : []
 	);
 	const isByHand = edits.some(({ type }) => type === 'set-period');
-	if (isResized && first && edits.some(({ type }) => type === 'add-period'))
+	if (first && edits.some(({ type }) => type === 'add-period'))
 		return `Cut ${names.period(first)} in two`;
-	if (isResized && removed.length === 1 && isByHand)
+	if (first && removed.length === 1 && isByHand)
 		return `Merge ${names.period(removed[0])} into the one before`;
-	if (!isResized || isByHand) return describeEdit(edits[0], plan);
+	const resize = edits.find(({ type }) => type === 'set-minutes');
+	if (!resize || isByHand) return describeEdit(resize ?? edits[0], plan);
 	if (removed.length === 0) return 'Fit the periods to the time';
 	return `Fit to the time, without ${removed.map(names.period).join(', ')}`;
+}
+
+function describeStaff(id: string, copies: readonly Copy[], plan: Plan): string {
+	const adults = (of: readonly Copy[]) => of.flatMap((copy) => copy.adults).length;
+	const isFreed = adults(copies) < adults(findBlock(plan.practice, id)?.block.copies ?? []);
+	const block = namesIn(plan).block(id);
+	return isFreed ? `Free the adult from ${block}` : `Change the adults of ${block}`;
 }
 
 /** What an edit does, as the coach would say it; `plan` is the practice before it. */
@@ -201,7 +213,7 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 		}
 		case 'set-block':
 			if (edit.set.drill) return `Run ${names.drill(edit.set.drill.id)} instead`;
-			if (edit.set.copies) return `Free the adult from ${names.block(edit.block)}`;
+			if (edit.set.copies) return describeStaff(edit.block, edit.set.copies, plan);
 			if (edit.set.climb) return `Change the rung of ${names.block(edit.block)}`;
 			return `Change ${names.block(edit.block)}`;
 		case 'all':

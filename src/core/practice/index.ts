@@ -1,6 +1,7 @@
 export { applyEdit, type Applied, type EditFailure } from './applyEdit';
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
+export { mergeBlocks, splitBlock } from './splitBlock';
 export { mergeWithNext, splitPeriod } from './splitPeriod';
 export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';

@@ -7,8 +7,10 @@ import {
 	evaluate,
 	idMaker,
 	idsIn,
+	mergeBlocks,
 	mergeWithNext,
 	plannedMinutes,
+	splitBlock,
 	splitPeriod,
 	type Edit
 } from '.';
@@ -62,4 +64,21 @@ test('both are called by what they do', () => {
 test('a minute cannot be split', () => {
 	const short = { ...demoPractice(), periods: [{ ...demoPractice().periods[2], minutes: 1 }] };
 	expect(splitPeriod(short, 'water-1', makeId(short))).toBeNull();
+});
+
+test('a cut block runs on in its second half, and the two make one again', () => {
+	const before = demoPractice();
+	const next = after(before, splitBlock(before, 'sq', makeId(before)));
+	const [first, second] = next.periods.find(({ id }) => id === 'squares')?.lanes[0].blocks ?? [];
+	expect([first.minutes, second.minutes, second.drill]).toEqual([5, 5, first.drill]);
+	expect(evaluate(next, context).playerClashes).toEqual([]);
+	const again = after(next, mergeBlocks(next, 'sq'));
+	expect(again).toEqual(before);
+});
+
+test('stations and single minutes are not cut, unlike blocks not merged', () => {
+	const practice = demoPractice();
+	expect(splitBlock(practice, 'reverse', makeId(practice))).toBeNull();
+	expect(mergeBlocks(practice, 'sq')).toBeNull();
+	expect(splitBlock(practice, 'nowhere', makeId(practice))).toBeNull();
 });

@@ -28,7 +28,7 @@ export function splitPeriod(
 }
 
 /** What two blocks must share to be one: the drill and where it runs. */
-const sameBlock = (a: Block, b: Block) =>
+export const sameBlock = (a: Block, b: Block) =>
 	a.drill?.id === b.drill?.id &&
 	a.drill?.revision === b.drill?.revision &&
 	a.copies.map(({ zoneId }) => zoneId).join() === b.copies.map(({ zoneId }) => zoneId).join();

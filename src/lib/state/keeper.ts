@@ -1,4 +1,5 @@
-import type { Edit, SentEdit } from '$core/practice';
+import type { Edit } from '$core/practice';
+import type { Unsent } from './conflicts';
 
 /** A place that keeps a value over a reload of the page. */
 export interface Keeper<Value> {
@@ -8,15 +9,19 @@ export interface Keeper<Value> {
 	write(value: Value | undefined): void;
 }
 
-/** An edit that can be taken back, or done again, and what it is called. */
+/** An edit that takes another back, or does it again, and what that one is called. */
 export interface Step {
+	/** The id of the edit that it takes back. */
+	of: string;
 	edit: Edit;
 	words: string;
+	/** Its own inverse where nobody changed the same since: anything else means that somebody did. */
+	expects: Edit;
 }
 
 /** What an editor keeps: edits that the server has not answered, and the steps of this session. */
 export interface EditorKeepers {
-	unsent: Keeper<SentEdit[]>;
+	unsent: Keeper<Unsent[]>;
 	steps: Keeper<{ undo: Step[]; redo: Step[] }>;
 }
 

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { sameValue } from '$core/base';
+import { ok, sameValue, type Result } from '$core/base';
 import { check, describeEdit, type Finding } from '$core/checks';
 import type { Practice } from '$core/model/practice';
 import {
@@ -8,9 +8,9 @@ import {
 	type Context,
 	type Edit,
 	type EditFailure,
-	type Evaluation,
-	type SentEdit
+	type Evaluation
 } from '$core/practice';
+import { findsTheSame, outdated, overwriting, type Conflict, type Unsent } from './conflicts';
 import type { EditorKeepers, Step } from './keeper';
 import { sendEdits, type ServerState } from './saver';
 
@@ -30,10 +30,12 @@ export class PracticeEditor {
 	saveState: SaveState = $state('saved');
 	/** What went wrong last, in words; empty when all is well. */
 	trouble = $state('');
+	/** What others changed differently and the coach has not decided yet. */
+	conflicts: Conflict[] = $state.raw([]);
 	#undo: Step[] = $state.raw([]);
 	#redo: Step[] = $state.raw([]);
 	/** Edits that the server has not confirmed, in order. */
-	#unsent: SentEdit[] = [];
+	#unsent: Unsent[] = [];
 	#revision: number;
 	#sending = false;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -65,17 +67,24 @@ export class PracticeEditor {
 		this.#redo = steps?.redo ?? [];
 		const unsent = this.keepers?.unsent.read() ?? [];
 		if (unsent.length === 0) return;
-		this.#unsent = this.#replay(unsent);
+		this.#unsent = this.#replay(unsent, this.practice);
 		this.#keepUnsent();
 		this.#sendSoon();
+	}
+
+	/** Decides a conflict: the outcome that was chosen becomes a step of its own, if it does not hold yet. */
+	settle(conflict: Conflict, choice: 'mine' | 'theirs'): EditFailure | null {
+		this.conflicts = this.conflicts.filter((each) => each !== conflict);
+		const edit = choice === 'mine' ? conflict.keepMine : conflict.takeTheirs;
+		return edit && this.apply(edit);
 	}
 
 	/** Applies an edit, makes it one step of undo and saves it. Gives why it does not apply, or null. */
 	apply(edit: Edit): EditFailure | null {
 		const words = describeEdit(edit, { practice: this.practice, context: this.context });
-		const inverse = this.#commit(edit);
-		if ('failure' in inverse) return inverse.failure;
-		this.#setSteps([...this.#undo, { edit: inverse.edit, words }], []);
+		const step = this.#commit(edit, words);
+		if (!step.ok) return step.failure;
+		this.#setSteps([...this.#undo, step.value], []);
 		return null;
 	}
 
@@ -95,11 +104,14 @@ export class PracticeEditor {
 		this.#setSteps(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
 	}
 
-	/** Applies a step and gives the one that takes it back; null, with the reason said, where it no longer applies. */
-	#stepBack({ edit, words }: Step): Step | null {
-		const inverse = this.#commit(edit);
-		if (!('failure' in inverse)) return { edit: inverse.edit, words };
-		this.trouble = `"${words}" can no longer be changed back: ${inverse.failure}`;
+	/** Applies a step and gives the one that takes it back; null, with the reason said, where it would undo others' work. */
+	#stepBack({ edit, words, expects }: Step): Step | null {
+		const tried = applyEdit(this.practice, edit);
+		const isOurs = tried.ok && findsTheSame(tried.value.inverse, expects);
+		const step = isOurs ? this.#commit(edit, words) : null;
+		if (step?.ok) return step.value;
+		const why = tried.ok ? 'somebody else has changed it since' : tried.failure;
+		this.trouble = `"${words}" can no longer be changed back: ${why}.`;
 		return null;
 	}
 
@@ -109,28 +121,53 @@ export class PracticeEditor {
 		this.keepers?.steps.write({ undo: this.#undo, redo: this.#redo });
 	}
 
-	#commit(edit: Edit): { edit: Edit } | { failure: EditFailure } {
+	/** Applies an edit, sends it soon and gives the step that takes it back. */
+	#commit(edit: Edit, words: string): Result<Step, EditFailure> {
 		const applied = applyEdit(this.practice, edit);
-		if (!applied.ok) return { failure: applied.failure };
-		this.practice = applied.value.practice;
+		if (!applied.ok) return applied;
+		const { practice, inverse } = applied.value;
+		const back = applyEdit(practice, inverse);
+		if (!back.ok) throw new Error(`The inverse of ${edit.type} does not apply: ${back.failure}`);
+		const id = nanoid();
+		this.practice = practice;
 		this.trouble = '';
-		this.#unsent = [...this.#unsent, { id: nanoid(), edit }];
+		this.#unsent = [...this.#unsent, { id, edit, inverse }];
 		this.#keepUnsent();
 		this.#sendSoon();
-		return { edit: applied.value.inverse };
+		return ok({ of: id, edit: inverse, words, expects: back.value.inverse });
 	}
 
-	/** Applies edits on the practice as it stands; gives those that still apply. */
-	#replay(edits: readonly SentEdit[]): SentEdit[] {
-		const kept: SentEdit[] = [];
-		for (const sent of edits) {
-			const applied = applyEdit(this.practice, sent.edit);
-			if (applied.ok) {
-				this.practice = applied.value.practice;
-				kept.push(sent);
-			} else this.trouble = `A change no longer applies and was left out: ${applied.failure}`;
+	/**
+	 * Applies edits on the practice as it stands and gives those that still apply. Where one meets a
+	 * change of somebody else it asks; `mine` is the practice as this page had it.
+	 */
+	#replay(edits: readonly Unsent[], mine: Practice): Unsent[] {
+		const { context } = this;
+		const kept: Unsent[] = [];
+		const conflicts: Conflict[] = [];
+		for (const unsent of edits) {
+			const plan = { practice: this.practice, context };
+			const applied = applyEdit(this.practice, unsent.edit);
+			if (!applied.ok) {
+				conflicts.push(outdated(unsent, { mine, theirs: this.practice, context }));
+				continue;
+			}
+			const { practice, inverse } = applied.value;
+			const conflict = overwriting(unsent, inverse, plan);
+			if (conflict) conflicts.push(conflict);
+			this.practice = practice;
+			kept.push({ ...unsent, inverse });
+			if (conflict) this.#takesBack(unsent.id, inverse);
 		}
+		if (conflicts.length > 0) this.conflicts = [...this.conflicts, ...conflicts];
 		return kept;
+	}
+
+	/** From now on taking back the edit `of` brings what others had put there, not what it first found. */
+	#takesBack(of: string, inverse: Edit): void {
+		const renew = (steps: Step[]) =>
+			steps.map((step) => (step.of === of ? { ...step, edit: inverse } : step));
+		this.#setSteps(renew(this.#undo), renew(this.#redo));
 	}
 
 	#keepUnsent(): void {
@@ -148,7 +185,11 @@ export class PracticeEditor {
 		if (this.#sending || this.#unsent.length === 0) return;
 		this.#sending = true;
 		const edits = this.#unsent;
-		const sent = await sendEdits(this.url, this.#revision, edits);
+		const sent = await sendEdits(
+			this.url,
+			this.#revision,
+			edits.map(({ id, edit }) => ({ id, edit }))
+		);
 		this.#sending = false;
 		switch (sent.kind) {
 			case 'saved':
@@ -181,8 +222,9 @@ export class PracticeEditor {
 		// The same value stays the same object: fields that are being typed in are left alone.
 		if (rest.length === 0 && sameValue(state.practice, this.practice)) this.#unsent = [];
 		else {
+			const mine = this.practice;
 			this.practice = state.practice;
-			this.#unsent = this.#replay(rest);
+			this.#unsent = this.#replay(rest, mine);
 		}
 		this.#keepUnsent();
 		this.saveState = 'saved';

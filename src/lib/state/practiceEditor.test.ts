@@ -202,16 +202,91 @@ describe('PracticeEditor', () => {
 		expect(yours.trouble).toContain('Both changes are kept');
 	});
 
-	test('leaves out what no longer applies, says so, and never undoes the work of others', async () => {
+	/** Two editors of which the first was saved before the second. */
+	async function meeting(first: (editor: PracticeEditor) => Edit, second: typeof first) {
 		const [mine, yours] = [open(), open()];
-		yours.apply(setMinutes(yours.practice, 'squares', 14));
-		mine.apply({ type: 'remove-period', period: 'squares' });
+		mine.apply(first(mine));
 		await settle();
+		yours.apply(second(yours));
+		await settle();
+		return { mine, yours };
+	}
+	const squares = (value: number) => (editor: PracticeEditor) =>
+		setMinutes(editor.practice, 'squares', value);
+	const without = (period: string) => (): Edit => ({ type: 'remove-period', period });
+	const minutesOf = (id: string) =>
+		server.practice.periods.find((period) => period.id === id)?.minutes;
+
+	test('asks where both changed the same, and takes either', async () => {
+		for (const [choice, left] of [
+			['mine', 14],
+			['theirs', 8]
+		] as const) {
+			server = new FakeServer();
+			vi.stubGlobal('fetch', server.fetch);
+			const { yours } = await meeting(squares(8), squares(14));
+			const [conflict] = yours.conflicts;
+			expect([conflict.mine, conflict.theirs]).toEqual([
+				'Give Two-touch squares 14 minutes',
+				'Give Two-touch squares 8 minutes'
+			]);
+			expect(yours.settle(conflict, choice)).toBeNull();
+			await settle();
+			expect(yours.conflicts).toEqual([]);
+			expect(minutesOf('squares')).toBe(left);
+		}
+	});
+
+	test('asks where others took away what a change is about, and can bring it back', async () => {
+		const { yours } = await meeting(without('squares'), squares(14));
+		expect(minutesOf('squares')).toBeUndefined();
+		const [conflict] = yours.conflicts;
+		expect(conflict.theirs).toBe('Two-touch squares removed');
+		yours.settle(conflict, 'mine');
+		await settle();
+		expect(minutesOf('squares')).toBe(14);
+		expect(server.practice.periods.map(({ id }) => id)).toEqual(
+			demoPractice().periods.map(({ id }) => id)
+		);
+	});
+
+	test('does not ask where changes lie beside each other', async () => {
+		const { yours } = await meeting(squares(8), () => water('w'));
+		expect(yours.conflicts).toEqual([]);
+	});
+
+	test('takes a change back to what somebody else had made of it', async () => {
+		const { yours } = await meeting(squares(8), squares(14));
 		yours.undo();
 		await settle();
-		expect(server.practice.periods.some(({ id }) => id === 'squares')).toBe(false);
-		expect(yours.practice).toEqual(server.practice);
-		expect(yours.trouble).not.toBe('');
+		expect(minutesOf('squares')).toBe(8);
+	});
+
+	test('does not take back what somebody else has changed since, and says why', async () => {
+		const { mine } = await meeting(squares(8), squares(14));
+		mine.apply(minutes(95));
+		await settle();
+		mine.undo();
+		mine.undo();
+		await settle();
+		expect(minutesOf('squares')).toBe(14);
+		expect(mine.trouble).toContain('somebody else has changed it since');
+	});
+
+	test('does not remove a period that it added once others work in it', async () => {
+		const [mine, yours] = [open(), open()];
+		mine.apply(water('w'));
+		await settle();
+		yours.apply(minutes(95));
+		await settle();
+		yours.apply({ type: 'set-period', period: 'w', set: { name: 'Water and words' } });
+		await settle();
+		mine.apply(minutes(96));
+		await settle();
+		mine.undo();
+		mine.undo();
+		await settle();
+		expect(server.practice.periods[0]).toMatchObject({ id: 'w', name: 'Water and words' });
 	});
 
 	test('two browsers with lost answers, delays and undo end up with every edit once, in order', async () => {

@@ -1,6 +1,15 @@
 <script lang="ts">
-	import { Select, SelectItem } from 'carbon-components-svelte';
-	import { drillOf, sizeLane, splitIntoCopies, type Edit, type Found } from '$core/practice';
+	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import { nanoid } from 'nanoid';
+	import {
+		drillOf,
+		mergeBlocks,
+		sizeLane,
+		splitBlock,
+		splitIntoCopies,
+		type Edit,
+		type Found
+	} from '$core/practice';
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { blockWords } from '../tape/words';
@@ -49,6 +58,8 @@
 		const climb = [{ ...(rung && { rung }), minutes: block.minutes }];
 		onapply({ type: 'set-block', block: block.id, set: { climb } });
 	}
+	const cut = $derived(splitBlock(editor.practice, block.id, () => nanoid(8)));
+	const merged = $derived(mergeBlocks(editor.practice, block.id));
 	const rungs = $derived(block.climb.map(({ rung }) => rung ?? ''));
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
@@ -113,6 +124,19 @@
 			</Select>
 		</div>
 	{/each}
+	<div class="cuts">
+		{#if cut}
+			<Button
+				kind="ghost"
+				size="small"
+				title="The second half can go up a rung"
+				on:click={() => onapply(cut)}>Cut this block</Button
+			>
+		{/if}
+		{#if merged}
+			<Button kind="ghost" size="small" on:click={() => onapply(merged)}>Merge blocks</Button>
+		{/if}
+	</div>
 {/if}
 
 <style>
@@ -127,6 +151,9 @@
 	.copy {
 		display: grid;
 		gap: 6px;
+	}
+	.cuts {
+		display: flex;
 	}
 	h3 {
 		font-size: 13px;

@@ -109,7 +109,7 @@
 			bind:value={name}
 			on:change={(event) => rename(String(event.detail ?? ''))}
 		/>
-		{#if period.lanes.length > 1}
+		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
 			<Select
 				id="block-of-period"
 				size="sm"

@@ -7,8 +7,10 @@ import {
 	copyPeriod,
 	findBlock,
 	fitToTime,
+	mergeBlocks,
 	mergeWithNext,
 	setMinutes,
+	splitBlock,
 	splitPeriod,
 	type Edit
 } from '$core/practice';
@@ -74,6 +76,20 @@ export function mergeSelected({ editor, view, apply }: BoardActions): void {
 	else view.said = 'Only a period that runs the same behind this one can be merged with it.';
 }
 
+/** Cuts the selected block into two halves on its lane. */
+export function splitSelectedBlock({ editor, view, apply }: BoardActions): void {
+	const edit = view.block && splitBlock(editor.practice, view.block, () => nanoid(8));
+	if (edit) apply(edit);
+	else view.said = 'A station, or a block of one minute, cannot be cut.';
+}
+
+/** Makes the selected block and the one behind it on its lane one. */
+export function mergeSelectedBlock({ editor, view, apply }: BoardActions): void {
+	const edit = view.block && mergeBlocks(editor.practice, view.block);
+	if (edit) apply(edit);
+	else view.said = 'Only a block that runs the same behind this one can be merged with it.';
+}
+
 /** Keeps the selected period's minutes when the rest is fitted, or lets them go again. */
 export function lockSelected({ editor, view, apply }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
@@ -117,6 +133,8 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	['d', duplicateSelected],
 	['x', splitSelected],
 	['m', mergeSelected],
+	['X', splitSelectedBlock],
+	['M', mergeSelectedBlock],
 	['l', lockSelected],
 	[',', moveNow(-60)],
 	['.', moveNow(60)],

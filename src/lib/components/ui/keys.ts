@@ -13,6 +13,7 @@ export const KEYS: readonly KeyHelp[] = [
 	{ keys: 'Alt ←  Alt →', does: 'move the block to the lane beside it' },
 	{ keys: 'D', does: 'the period again, behind itself' },
 	{ keys: 'X  M', does: 'cut the period in two, merge it with the same behind it' },
+	{ keys: 'Shift X  Shift M', does: 'the same for the selected block on its lane' },
 	{ keys: 'L', does: 'lock the minutes of the period, or let them go' },
 	{ keys: ',  .', does: 'now-line a minute back, forward' },
 	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },

@@ -3,7 +3,14 @@
 	import { nanoid } from 'nanoid';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
-	import { findPeriod, periodFromDrill, plainPeriod, toContext, type Edit } from '$core/practice';
+	import {
+		findPeriod,
+		periodFromDrill,
+		plainPeriod,
+		toContext,
+		type Edit,
+		type EditFailure
+	} from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import Field from '$lib/components/field/Field.svelte';
 	import PlayBar from '$lib/components/field/PlayBar.svelte';
@@ -15,6 +22,7 @@
 	import Tape from '$lib/components/tape/Tape.svelte';
 	import { clockAt } from '$lib/components/tape/layout';
 	import BorrowDialog from '$lib/components/ui/BorrowDialog.svelte';
+	import Conflicts from '$lib/components/ui/Conflicts.svelte';
 	import BoardHead from '$lib/components/ui/BoardHead.svelte';
 	import { handleKey } from '$lib/components/ui/boardKeys';
 	import { dayWords } from '$lib/components/ui/dates';
@@ -48,8 +56,8 @@
 		refused: 'not saved'
 	};
 
-	function apply(edit: Edit) {
-		const failure = editor.apply(edit);
+	const apply = (edit: Edit) => tell(editor.apply(edit));
+	function tell(failure: EditFailure | null) {
 		view.said = failure ? `That cannot be done: ${failure}` : '';
 		view.forget(editor.practice);
 	}
@@ -99,7 +107,10 @@
 	<TopBar team={data.surroundings.team} current="board">
 		<span role="status" data-save={editor.saveState}>{SAVED[editor.saveState]}</span>
 	</TopBar>
-	<BoardHead {editor} {view} week={data.week} />
+	<div>
+		<BoardHead {editor} {view} week={data.week} />
+		<Conflicts {editor} onsettle={(...choice) => tell(editor.settle(...choice))} />
+	</div>
 	<main>
 		<div class="left">
 			{#if period && view.panel === 'period'}
