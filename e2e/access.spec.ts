@@ -15,6 +15,7 @@ async function expectAccessible(page: Page) {
 const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
+	['templates', '/saltmarsh/practices/templates', async () => {}],
 	['data', '/data', async () => {}],
 	['board', TUESDAY, async () => {}],
 	['board with a period', TUESDAY, async (page) => page.locator('.block').nth(2).click()],
@@ -39,6 +40,7 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 		async (page) => page.getByRole('button', { name: '+ Borrow' }).click()
 	],
 	['keys', TUESDAY, async (page) => page.getByRole('button', { name: 'Keys' }).click()],
+	['board by player', TUESDAY, async (page) => page.keyboard.press('4')],
 	['sheet', `${TUESDAY}/paper`, async () => {}]
 ];
 

@@ -7,6 +7,21 @@ async function middle(of: Locator) {
 	return { x: box.x + box.width / 2, y: box.y + box.height / 2, bottom: box.y + box.height };
 }
 
+/** Drags with a finger. */
+async function swipe(page: Page, from: { x: number; y: number }, to: { x: number; y: number }) {
+	const session = await page.context().newCDPSession(page);
+	const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
+		session.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] });
+	await touch('touchStart', from);
+	for (let step = 1; step <= 8; step += 1)
+		await touch('touchMove', {
+			x: from.x + ((to.x - from.x) * step) / 8,
+			y: from.y + ((to.y - from.y) * step) / 8
+		});
+	await touch('touchEnd');
+	await session.detach();
+}
+
 /** Takes hold at a place and moves in steps, as a hand does. */
 async function pull(page: Page, from: { x: number; y: number }, to: { x: number; y: number }) {
 	await page.mouse.move(from.x, from.y);
@@ -80,4 +95,21 @@ test('a drill is dragged from the shelf onto a lane, and not dropped beside the 
 	await page.mouse.up();
 	await expect(page.getByRole('button', { name: 'Shrinking harbour, 10 minutes' })).toBeVisible();
 	expect(await figure(page, 'minutes planned')).toBe('100 of 90');
+});
+
+test.describe('with a finger', () => {
+	test.use({ hasTouch: true });
+
+	test('a block is dragged to another lane, and a period pulled longer', async ({ page }) => {
+		const duel = page.getByRole('button', { name: /^Channel duel:/ });
+		const from = await middle(duel);
+		const free = await middle(page.locator('.head').filter({ hasText: /^\s*F/ }));
+		await swipe(page, from, { x: free.x, y: from.y });
+		await expect.poll(async () => Math.round((await middle(duel)).x)).toBe(Math.round(free.x));
+
+		const squares = page.locator('.block').filter({ hasText: 'Two-touch squares' }).first();
+		const { x, bottom } = await middle(squares);
+		await swipe(page, { x, y: bottom - 3 }, { x, y: bottom + 8 });
+		await expect.poll(() => figure(page, 'minutes planned')).toBe('92 of 90');
+	});
 });

@@ -229,26 +229,6 @@ test('a new coach builds 90 minutes with four stations from nothing in at most 4
 	await saved(page);
 });
 
-test('a practice is copied to another date, and one is put away', async ({ page, server }) => {
-	await open(page, `${server.url}/saltmarsh/practices`);
-	await page.getByRole('link', { name: 'Copy Tuesday 6 April' }).click();
-	await expect(page.getByRole('heading', { name: 'Tuesday 6 April again' })).toBeVisible();
-	await page.getByLabel('Date').fill('2027-04-13');
-	await page.getByRole('button', { name: 'Make the practice' }).click();
-	await expect(page.getByRole('heading', { name: 'Tuesday 13 April' })).toBeVisible();
-	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
-	expect(await figure(page, 'players here')).toBe('22 of 24');
-
-	await page.getByRole('link', { name: 'Practices' }).click();
-	await expect(page.getByRole('link', { name: 'Tuesday 13 April', exact: true })).toBeVisible();
-	await page.getByRole('button', { name: 'Put away Tuesday 2 March' }).click();
-	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeHidden();
-	await page.getByRole('button', { name: 'Show 1 put away' }).click();
-	await page.getByRole('button', { name: 'Take out Tuesday 2 March' }).click();
-	await expect(page.getByRole('button', { name: /put away$/ })).toBeHidden();
-	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeVisible();
-});
-
 test('what is being typed stays while an earlier change is saved', async ({ page, server }) => {
 	await open(page, `${server.url}${TUESDAY}`);
 	await page.locator('.block').filter({ hasText: 'Two-touch squares' }).first().click();
@@ -258,19 +238,6 @@ test('what is being typed stays while an earlier change is saved', async ({ page
 	await expect(page.getByLabel('Minutes [ ]')).toHaveValue('17');
 	await page.keyboard.press('Tab');
 	expect(await figure(page, 'minutes planned')).toBe('97 of 90');
-});
-
-test('a period is taken over from another practice', async ({ page, server }) => {
-	await open(page, `${server.url}${TUESDAY}`);
-	await page.getByRole('button', { name: '+ Borrow' }).click();
-	const dialog = page.getByRole('dialog');
-	await dialog.getByLabel('Practice', { exact: true }).selectOption({ label: 'Thursday 1 April' });
-	await dialog.getByRole('button', { name: 'Four stations' }).click();
-	await expect(dialog).toBeHidden();
-	expect(await figure(page, 'minutes planned')).toBe('120 of 90');
-	await expect(page.getByRole('button', { name: 'Four stations, 30 minutes' })).toHaveCount(2);
-	await page.keyboard.press('u');
-	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
 });
 
 test('edits made while the server is away are kept over a reload and sent when it is back', async ({

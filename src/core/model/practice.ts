@@ -116,6 +116,18 @@ export const Practice = Type.Object(
 	closed
 );
 
+/** The periods of a practice without its day: what a new practice can start with. */
+export const Template = Type.Object(
+	{
+		format: Type.Literal('fieldplan/template@1'),
+		id: Id,
+		name: Name,
+		minutes: Minutes,
+		periods: Type.Array(Period)
+	},
+	closed
+);
+
 export type PeriodKind = Static<typeof PeriodKind>;
 export type Copy = Static<typeof Copy>;
 export type Block = Static<typeof Block>;
@@ -124,3 +136,4 @@ export type Group = Static<typeof Group>;
 export type Slot = Static<typeof Slot>;
 export type Period = Static<typeof Period>;
 export type Practice = Static<typeof Practice>;
+export type Template = Static<typeof Template>;

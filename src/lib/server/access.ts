@@ -16,6 +16,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/data/export': reading,
 	'/[team]/practices': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
+	'/[team]/practices/templates': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/[practice]': reading,
 	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },
 	'/[team]/practices/[practice]/document': reading,

@@ -2,6 +2,9 @@ import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import { findBlock } from '$core/practice';
 
+/** What the lanes of the tape stand for. */
+export type Pivot = 'zone' | 'group' | 'adult' | 'player';
+
 /** A drill under the pointer: the id that its period would have, and where in the window it is held. */
 export interface Held {
 	drill: Drill;
@@ -19,6 +22,8 @@ export class BoardView {
 	speed = $state(60);
 	period: string | null = $state(null);
 	block: string | null = $state(null);
+	/** What the lanes of the tape stand for. */
+	pivot: Pivot = $state('zone');
 	/** What the left column shows: the shelf stays while drills are put on the tape one after another. */
 	panel: 'shelf' | 'period' = $state('shelf');
 	dialog: 'stations' | 'people' | 'keys' | 'borrow' | null = $state(null);

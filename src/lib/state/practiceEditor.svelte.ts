@@ -199,8 +199,9 @@ export class PracticeEditor {
 				);
 				break;
 			case 'stale':
-				this.trouble = 'Somebody else changed this practice too. Both changes are kept.';
 				this.#confirm(sent.state, sent.known);
+				if (this.conflicts.length === 0)
+					this.trouble = 'Somebody else changed this practice too. Both changes are kept.';
 				break;
 			case 'away':
 				this.saveState = 'away';

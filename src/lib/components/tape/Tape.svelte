@@ -9,7 +9,8 @@
 	import type { Held } from '$lib/state/boardView.svelte';
 	import type { DragBy, DragHandlers } from './dragged';
 	import Ghost from './Ghost.svelte';
-	import { clockAt, columnsOf, layBlocks, type TapeBlock } from './layout';
+	import { clockAt, columnsOf, type TapeBlock } from './layout';
+	import { lanesOf, layPivot } from './pivots';
 	import { proposeDrill, proposeMove, proposeResize, type Proposal } from './proposals';
 
 	/** Time down a tape measure, zones across: the whole practice to scale. */
@@ -24,10 +25,11 @@
 	let height = $state(520);
 
 	const columns = $derived(columnsOf(editor.context));
+	const lanes = $derived(lanesOf(editor.evaluation, view.pivot));
 	const seconds = $derived(Math.max(editor.evaluation.seconds, editor.practice.minutes * 60));
 	const scale = $derived(Math.max(4.2 / 60, (height - 12) / seconds));
-	const laneWidth = $derived(Math.max(62, (width - RULER) / columns.length));
-	const blocks = $derived(layBlocks(editor.evaluation, columns));
+	const laneWidth = $derived(Math.max(62, (width - RULER) / Math.max(1, lanes.length)));
+	const blocks = $derived(layPivot(editor.evaluation, view.pivot, lanes));
 	const faults = $derived(
 		new Map(
 			editor.findings
@@ -47,7 +49,9 @@
 	function under(clientX: number, clientY: number) {
 		const box = paper?.getBoundingClientRect();
 		if (!box) return null;
-		const column = Math.floor((clientX - box.left - RULER) / laneWidth);
+		// Only lanes that are zones are places to drop on.
+		const isZones = view.pivot === 'zone';
+		const column = isZones ? Math.floor((clientX - box.left - RULER) / laneWidth) : -1;
 		const isOver = clientX > box.left && clientX < box.right && clientY > box.top - 20;
 		return isOver ? { column, second: (clientY - box.top) / scale } : null;
 	}
@@ -55,9 +59,15 @@
 	/** What dropping a drill of the shelf where it is held would do; null where that is not on the tape. */
 	export function proposalFor({ drill, id, clientX, clientY }: Held): Proposal | null {
 		const at = under(clientX, clientY);
-		return at && proposeDrill(editor.evaluation, { drill, id, columns, ...at });
+		const proposal = at && proposeDrill(editor.evaluation, { drill, id, columns, ...at });
+		return proposal && overAll(proposal);
 	}
 
+	/** Lanes that are no zones show a place in time only. */
+	function overAll(proposal: Proposal): Proposal {
+		if (view.pivot === 'zone') return proposal;
+		return { ...proposal, ghost: { ...proposal.ghost, column: 0, columns: Infinity } };
+	}
 	function propose(periodId: string, block: TapeBlock | null, by: DragBy): Proposal | null {
 		const { evaluation } = editor;
 		if (by.isResize)
@@ -79,18 +89,25 @@
 
 <section aria-label="Tape" class="tape">
 	<div class="scroll">
-		<LaneHead {columns} context={editor.context} ruler={RULER} {laneWidth} />
+		<LaneHead
+			{lanes}
+			pivot={view.pivot}
+			context={editor.context}
+			ruler={RULER}
+			{laneWidth}
+			onpivot={(pivot) => (view.pivot = pivot)}
+		/>
 		<div class="paper" bind:clientWidth={width} bind:clientHeight={height}>
 			<div
 				bind:this={paper}
 				class="length"
 				style:height="{seconds * scale + 10}px"
-				style:width="{RULER + laneWidth * columns.length}px"
+				style:width="{RULER + laneWidth * lanes.length}px"
 			>
-				{#each columns as column (column.zone.id)}
+				{#each lanes as lane, index (lane.id)}
 					<div
 						class="lane"
-						style:left="{RULER + column.index * laneWidth}px"
+						style:left="{RULER + index * laneWidth}px"
 						style:width="{laneWidth}px"
 					></div>
 				{/each}
@@ -106,7 +123,7 @@
 						{window}
 						{scale}
 						left={RULER}
-						width={laneWidth * columns.length}
+						width={laneWidth * lanes.length}
 						isSelected={view.period === window.period.id}
 						onselect={() =>
 							view.select(window.period.id, window.period.lanes[0]?.blocks[0]?.id ?? null)}
@@ -137,7 +154,7 @@
 					</div>
 				{/if}
 				{#if proposal}
-					<Ghost {proposal} {scale} left={RULER} {laneWidth} lanes={columns.length} />
+					<Ghost {proposal} {scale} left={RULER} {laneWidth} lanes={lanes.length} />
 				{/if}
 				<div class="now" style:top="{view.now * scale}px">
 					<span class="flag" style:top="{-Math.min(11, view.now * scale)}px"

@@ -38,13 +38,17 @@
 	);
 	const isNarrow = $derived(box.width < 150 || block.isCovered === true);
 	const isTight = $derived(box.height < 34);
+	const isCramped = $derived(box.width < 90 && block.where !== undefined);
 	const facts = $derived(
-		[
-			isNarrow ? String(run.players.length) : `${run.players.length} players`,
-			turns,
-			!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
-			isNarrow ? '' : adults
-		].filter(Boolean)
+		isCramped
+			? [block.where]
+			: [
+					block.where ?? '',
+					isNarrow ? String(run.players.length) : `${run.players.length} players`,
+					turns,
+					!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
+					isNarrow ? '' : adults
+				].filter(Boolean)
 	);
 	const slices = $derived(
 		block.runs.map((each) => ({
@@ -77,10 +81,11 @@
 	<span
 		class="words narrow"
 		class:tight={isTight}
+		class:cramped={isCramped}
 		class:station={block.isStation}
 		style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
 	>
-		<strong>{name}</strong>
+		<strong>{name}{block.isStation && block.where ? ` · ${block.where}` : ''}</strong>
 		{#if !block.isStation && !isTight}
 			<span>{facts.join(' · ')}</span>
 		{/if}
@@ -98,7 +103,7 @@
 			{/if}
 			<span class="bibs">
 				{#each slice.bibs as bib, place (place)}
-					<Bib {bib} size={Math.max(13, Math.min(22, slice.height - 4))} />
+					<Bib {bib} size={isCramped ? 13 : Math.max(13, Math.min(22, slice.height - 4))} />
 				{/each}
 			</span>
 		</span>
@@ -187,6 +192,11 @@
 		white-space: nowrap;
 		overflow: hidden;
 		text-overflow: ellipsis;
+	}
+	.words.cramped strong {
+		font-size: 11px;
+		line-height: 1.05;
+		hyphens: auto;
 	}
 	.words.tight {
 		inset-block-start: 0;

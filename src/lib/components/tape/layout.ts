@@ -25,6 +25,8 @@ export interface TapeBlock {
 	fromSecond: number;
 	toSecond: number;
 	runs: PlannedRun[];
+	/** The zone, where the lanes do not say it. */
+	where?: string;
 	isStation: boolean;
 	/** Another block lies over a part of it. */
 	isCovered?: boolean;
@@ -94,7 +96,7 @@ export function layBlocks(
 }
 
 /** Cuts the columns of blocks that lie on the same ground at the same time. */
-function shareColumns(blocks: TapeBlock[]): TapeBlock[] {
+export function shareColumns(blocks: TapeBlock[]): TapeBlock[] {
 	return blocks.map((block) => {
 		const rivals = blocks.filter(
 			(other) =>

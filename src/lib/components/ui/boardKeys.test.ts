@@ -43,6 +43,21 @@ describe('keys of the board', () => {
 		expect([view.period, view.panel]).toEqual([null, 'shelf']);
 	});
 
+	test('turn the tape by zone, group, adult and player', () => {
+		const pivots = ['2', '3', '4', '1'].map((key) => (press(key), view.pivot));
+		expect(pivots).toEqual(['group', 'adult', 'player', 'zone']);
+	});
+
+	test('cut the selected block, and merge its parts', () => {
+		view.select('squares', 'sq');
+		const blocks = () =>
+			editor.practice.periods.find(({ id }) => id === 'squares')?.lanes[0].blocks.length;
+		press('X');
+		expect([blocks(), editor.undoWords]).toEqual([2, 'Cut Two-touch squares in two']);
+		press('M');
+		expect([blocks(), editor.undoWords]).toEqual([1, 'Merge the two parts of Two-touch squares']);
+	});
+
 	test('change minutes by one and by five, never under one', () => {
 		view.select('squares', 'sq');
 		press(']');

@@ -15,6 +15,7 @@ import {
 	type Edit
 } from '$core/practice';
 import { columnsOf } from '../tape/layout';
+import { PIVOTS } from '../tape/pivots';
 import { proposeZone } from '../tape/proposals';
 import { isTyping } from './keys';
 
@@ -143,6 +144,10 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	['/', findDrill],
 	['u', ({ editor }) => editor.undo()],
 	['U', ({ editor }) => editor.redo()],
+	...PIVOTS.map(({ pivot }, index): [string, KeyAction] => [
+		String(index + 1),
+		({ view }) => (view.pivot = pivot)
+	]),
 	['?', ({ view }) => (view.dialog = 'keys')]
 ]);
 

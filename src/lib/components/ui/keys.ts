@@ -17,6 +17,7 @@ export const KEYS: readonly KeyHelp[] = [
 	{ keys: 'L', does: 'lock the minutes of the period, or let them go' },
 	{ keys: ',  .', does: 'now-line a minute back, forward' },
 	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },
+	{ keys: '1  2  3  4', does: 'lanes by zone, group, adult, player' },
 	{ keys: 'S', does: 'split the period into stations' },
 	{ keys: 'F', does: 'fit the periods to the time' },
 	{ keys: '/', does: 'find a drill' },

@@ -5,8 +5,10 @@ import type {
 	ExportTeam
 } from '$core/model/exportFiles';
 import type { Drill } from '$core/model/drill';
+import type { Template } from '$core/model/practice';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
+import { insertTemplate, listTemplates } from './templates';
 import { findLimits, findTeam, listDrills, listGrounds, listKit } from './surroundings';
 
 /** All of one team, as it goes into an export. */
@@ -14,6 +16,7 @@ export interface WholeTeam {
 	team: ExportTeam;
 	drills: Drill[];
 	practices: ExportPractice[];
+	templates: Template[];
 	ledger: ExportLedger;
 }
 
@@ -74,6 +77,7 @@ export async function readWholeTeam(db: Queryable, teamId: string): Promise<Whol
 		team: await readTeam(db, teamId),
 		drills: await listDrills(db, teamId),
 		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
+		templates: await listTemplates(db, teamId),
 		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows }
 	};
 }
@@ -145,7 +149,7 @@ async function writeDrill(tx: Queryable, teamId: string, drill: Drill): Promise<
 
 /** Adds a whole team; its id must be free. */
 export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<void> {
-	const { team, drills, practices, ledger } = whole;
+	const { team, drills, practices, templates, ledger } = whole;
 	const teamId = team.team.id;
 	await writeTeam(tx, team);
 	for (const drill of drills) await writeDrill(tx, teamId, drill);
@@ -165,6 +169,7 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 				archived
 			]
 		);
+	for (const template of templates) await insertTemplate(tx, teamId, template);
 	await tx.query(
 		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
 			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)

@@ -1,10 +1,11 @@
 import Type, { type Static } from 'typebox';
 import { Clock, closed, Day, Id, Minutes, Name, isDay } from '$core/model/fields';
-import type { Practice } from '$core/model/practice';
+import type { Practice, Template } from '$core/model/practice';
 import { fail, ok, type Result } from '$core/base';
 import type { Misfit } from '../../../doors';
-import type { Db } from '../database';
+import type { Db, Queryable } from '../database';
 import { findPractice, insertPractice, replaceLedger } from '../repositories/practices';
+import { findTemplate } from '../repositories/templates';
 import { loadSurroundings } from '../repositories/surroundings';
 import { rowsOf } from './saveEdits';
 
@@ -18,7 +19,9 @@ export const NewPractice = Type.Object(
 		expected: Type.Array(Id),
 		adults: Type.Array(Id),
 		/** The practice whose periods it starts with. */
-		from: Type.Optional(Id)
+		from: Type.Optional(Id),
+		/** The template whose periods it starts with. */
+		template: Type.Optional(Id)
 	},
 	closed
 );
@@ -44,10 +47,9 @@ export async function createPractice(
 		if (new Set(wanted[key]).size < wanted[key].length)
 			return fail({ path: key, message: 'names somebody twice' });
 	}
-	const { from, ...facts } = wanted;
-	const model = from === undefined ? undefined : await findPractice(db, teamId, from);
-	if (from !== undefined && !model)
-		return fail({ path: 'from', message: 'is no practice of this team' });
+	const { from, template, ...facts } = wanted;
+	const model = await findModel(db, teamId, { from, template });
+	if (!model.ok) return model;
 	const practice: Practice = {
 		format: 'fieldplan/practice@1',
 		id,
@@ -55,11 +57,28 @@ export async function createPractice(
 		seasonId: season.id,
 		timeZone: team.timeZone,
 		...facts,
-		periods: model?.practice.periods ?? []
+		periods: model.value?.periods ?? []
 	};
 	await db.transaction(async (tx) => {
 		await insertPractice(tx, practice);
 		await replaceLedger(tx, practice, 'planned', await rowsOf(tx, practice));
 	});
 	return ok(practice);
+}
+
+/** The practice or the template that a new practice starts with; null where it starts empty. */
+export async function findModel(
+	db: Queryable,
+	teamId: string,
+	{ from, template }: Pick<NewPractice, 'from' | 'template'>
+): Promise<Result<Practice | Template | null, Misfit>> {
+	if (template !== undefined) {
+		const model = await findTemplate(db, teamId, template);
+		return model ? ok(model) : fail({ path: 'template', message: 'is no template of this team' });
+	}
+	if (from === undefined) return ok(null);
+	const stored = await findPractice(db, teamId, from);
+	return stored
+		? ok(stored.practice)
+		: fail({ path: 'from', message: 'is no practice of this team' });
 }

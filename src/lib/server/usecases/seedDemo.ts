@@ -63,6 +63,7 @@ function toWhole({ players, adults, season, ground, drills, ...rest }: Surroundi
 		team: { format: 'fieldplan/team@1', ...rest, seasons: [season], people, grounds: [ground] },
 		drills,
 		practices: [],
+		templates: [],
 		ledger: { format: 'fieldplan/ledger@1', rows: [] }
 	};
 }

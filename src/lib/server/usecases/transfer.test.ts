@@ -2,12 +2,18 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import type { Db } from '../database';
+import { keepTemplate } from './keepTemplate';
 import { exportAll, importAll } from './transfer';
 
 let db: Db;
 let exported: Uint8Array;
 beforeEach(async () => {
 	db = await demoDb();
+	await keepTemplate(db, {
+		teamId: 'saltmarsh',
+		id: 'usual',
+		wanted: { practice: '2027-04-06', name: 'Usual' }
+	});
 	exported = await exportAll(db);
 });
 
@@ -33,6 +39,7 @@ describe('everything out and in', () => {
 		const names = Object.keys(unzipSync(exported));
 		expect(names).toContain('fieldplan.json');
 		expect(names).toContain(PRACTICE);
+		expect(names).toContain('teams/saltmarsh/templates/usual.json');
 		expect(names.filter((name) => name.includes('/drills/'))).toHaveLength(20);
 	});
 

@@ -2,6 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import type { Static, TSchema } from 'typebox';
 import { Drill } from '$core/model/drill';
 import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
+import { Template } from '$core/model/practice';
 import { isDay } from '$core/model/fields';
 import { fail, ok, type Result } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
@@ -24,7 +25,7 @@ export async function exportAll(db: Db): Promise<Uint8Array> {
 	const files: Zippable = { 'fieldplan.json': pretty({ format: 'fieldplan/export@1' }) };
 	await db.transaction(async (tx) => {
 		for (const { id } of await listTeams(tx)) {
-			const { team, drills, practices, ledger } = await readWholeTeam(tx, id);
+			const { team, drills, practices, templates, ledger } = await readWholeTeam(tx, id);
 			const folder = `teams/${safe(id)}`;
 			files[`${folder}/team.json`] = pretty(team);
 			files[`${folder}/ledger.json`] = pretty(ledger);
@@ -32,6 +33,8 @@ export async function exportAll(db: Db): Promise<Uint8Array> {
 				files[`${folder}/drills/${safe(drill.id)}@${drill.revision ?? 1}.json`] = pretty(drill);
 			for (const stored of practices)
 				files[`${folder}/practices/${safe(stored.practice.id)}.json`] = pretty(stored);
+			for (const template of templates)
+				files[`${folder}/templates/${safe(template.id)}.json`] = pretty(template);
 		}
 	});
 	return zipSync(files, { mtime: SAME_TIME, level: 6 });
@@ -96,6 +99,7 @@ function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): Whole
 		team,
 		drills: inside('drills').map((name) => read(files, name, Drill)),
 		practices,
+		templates: inside('templates').map((name) => read(files, name, Template)),
 		ledger: read(files, `${folder}/ledger.json`, ExportLedger)
 	};
 }

@@ -5,7 +5,9 @@ import type { SentEdit } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice, listPractices, setArchived } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
+import { deleteTemplate, findTemplate } from '../repositories/templates';
 import { createPractice } from './createPractice';
+import { keepTemplate } from './keepTemplate';
 import { saveEdits } from './saveEdits';
 import { loadBoard, loadPracticeList, weekOf } from './views';
 
@@ -203,6 +205,27 @@ describe('createPractice', () => {
 			wanted: { ...wanted, from: 'ghost' }
 		});
 		expect(ghost).toMatchObject({ failure: { path: 'from' } });
+	});
+
+	test('starts with a template, which is kept under one name and belongs to its team', async () => {
+		const keep = (id: string, name: string) =>
+			keepTemplate(db, { teamId, id, wanted: { practice: practiceId, name } });
+		expect(await keep('t1', '  Usual  ')).toMatchObject({ ok: true, value: { name: 'Usual' } });
+		expect(await keep('t2', 'Usual')).toMatchObject({ failure: { path: 'name' } });
+		expect(await keep('t2', ' ')).toMatchObject({ failure: { path: 'name' } });
+		expect(await findTemplate(db, 'other', 't1')).toBeUndefined();
+		const made = await createPractice(db, {
+			teamId,
+			id: 'new',
+			wanted: { ...wanted, template: 't1' }
+		});
+		expect(made).toMatchObject({ value: { periods: demoPractice().periods } });
+		expect(await deleteTemplate(db, 'other', 't1')).toBe(false);
+		expect(await deleteTemplate(db, teamId, 't1')).toBe(true);
+		const gone = { ...wanted, template: 't1' };
+		expect(await createPractice(db, { teamId, id: 'newer', wanted: gone })).toMatchObject({
+			failure: { path: 'template' }
+		});
 	});
 
 	test('is put away and taken out again, by its own team alone', async () => {

@@ -26,7 +26,10 @@
 			<h1 class="wide">Practices</h1>
 			<p>{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}</p>
 		</div>
-		<Button size="small" href="{base}/new">New practice</Button>
+		<div class="ways">
+			<a href="{base}/templates">Templates</a>
+			<Button size="small" href="{base}/new">New practice</Button>
+		</div>
 	</header>
 	{#each weeks as [week, lines] (week)}
 		<section>
@@ -50,6 +53,10 @@
 						<form method="POST" use:enhance>
 							<input type="hidden" name="practice" value={line.id} />
 							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
+							<a
+								href="{base}/templates?from={line.id}"
+								aria-label="Keep {dayWords(line.date)} as a template">Template</a
+							>
 							<button
 								class="link"
 								formaction={line.isArchived ? '?/restore' : '?/archive'}
@@ -119,6 +126,12 @@
 		border-left-color: var(--action);
 		background: #fff;
 	}
+	.ways {
+		display: flex;
+		align-items: center;
+		gap: 18px;
+	}
+	.ways a:first-child,
 	li a,
 	.empty a {
 		font-weight: 700;

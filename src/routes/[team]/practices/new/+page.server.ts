@@ -1,17 +1,19 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { useConfig, useDb } from '$lib/server/app';
-import { findPractice } from '$lib/server/repositories/practices';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
-import { createPractice, NewPractice } from '$lib/server/usecases/createPractice';
+import { listTemplates } from '$lib/server/repositories/templates';
+import { createPractice, findModel, NewPractice } from '$lib/server/usecases/createPractice';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const { today } = await useConfig();
-	const from = url.searchParams.get('from');
-	const model = from === null ? undefined : await findPractice(await useDb(), params.team, from);
-	if (from !== null && !model) error(404, 'There is no such practice.');
+	const model = await findModel(await useDb(), params.team, {
+		from: url.searchParams.get('from') ?? undefined,
+		template: url.searchParams.get('template') ?? undefined
+	});
+	if (!model.ok) error(404, 'There is nothing of this name to start with.');
 	const surroundings = await loadSurroundings(await useDb(), params.team, today);
 	if (!surroundings) error(404, 'There is no such team.');
 	const { team, players, adults, ground } = surroundings;
@@ -21,7 +23,11 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		adults,
 		place: ground.name,
 		today,
-		model: model?.practice
+		model: model.value,
+		templates: (await listTemplates(await useDb(), params.team)).map(({ id, name }) => ({
+			id,
+			name
+		}))
 	};
 };
 
@@ -37,7 +43,8 @@ export const actions: Actions = {
 			place: text(form, 'place'),
 			expected: form.getAll('expected').map(String),
 			adults: form.getAll('adults').map(String),
-			...(form.has('from') && { from: text(form, 'from') })
+			...(form.has('from') && { from: text(form, 'from') }),
+			...(form.has('template') && { template: text(form, 'template') })
 		};
 		const wanted = readShape(NewPractice, values);
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });

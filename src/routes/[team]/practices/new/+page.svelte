@@ -10,17 +10,19 @@
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
+	const past = $derived(data.model && 'date' in data.model ? data.model : null);
+	const template = $derived(data.model && 'name' in data.model ? data.model : null);
 	let date = $state(untrack(() => data.today));
-	let start = $state(untrack(() => data.model?.start ?? '18:30'));
+	let start = $state(untrack(() => past?.start ?? '18:30'));
 	let minutes: number | null = $state(untrack(() => data.model?.minutes ?? 90));
-	let place = $state(untrack(() => data.model?.place ?? data.place));
+	let place = $state(untrack(() => past?.place ?? data.place));
 	let expected: string[] = $state(
-		untrack(() => data.model?.expected ?? data.players.map(({ id }) => id))
+		untrack(() => past?.expected ?? data.players.map(({ id }) => id))
 	);
 	let present: string[] = $state(
 		untrack(
 			() =>
-				data.model?.adults ??
+				past?.adults ??
 				data.adults
 					.filter(({ days }) => !days || days.includes(isoDay(data.today)))
 					.map(({ id }) => id)
@@ -38,9 +40,17 @@
 
 <TopBar team={data.team} current="practices" />
 <main>
-	<h1 class="wide">{data.model ? `${dayWords(data.model.date)} again` : 'New practice'}</h1>
+	<h1 class="wide">{past ? `${dayWords(past.date)} again` : (template?.name ?? 'New practice')}</h1>
 	{#if data.model}
 		<p>Its {data.model.periods.length} periods come along. Say when, and who comes this time.</p>
+	{/if}
+	{#if !data.model && data.templates.length > 0}
+		<p>
+			Start empty, or with a template:
+			{#each data.templates as { id, name } (id)}
+				<a href="?template={id}" data-sveltekit-reload>{name}</a>
+			{/each}
+		</p>
 	{/if}
 	{#if form?.misfit}
 		<InlineNotification
@@ -57,7 +67,9 @@
 			({ update }) =>
 				update({ reset: false })}
 	>
-		{#if data.model}<input type="hidden" name="from" value={data.model.id} />{/if}
+		{#if data.model}
+			<input type="hidden" name={past ? 'from' : 'template'} value={data.model.id} />
+		{/if}
 		<div class="fields">
 			<TextInput
 				id="date"

@@ -1,0 +1,43 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { nanoid } from 'nanoid';
+import { useDb } from '$lib/server/app';
+import { listDays } from '$lib/server/repositories/practices';
+import { findTeam } from '$lib/server/repositories/surroundings';
+import { deleteTemplate, listTemplates } from '$lib/server/repositories/templates';
+import { keepTemplate, NewTemplate } from '$lib/server/usecases/keepTemplate';
+import { readShape } from '../../../../doors';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url }) => {
+	const db = await useDb();
+	const team = await findTeam(db, params.team);
+	if (!team) error(404, 'There is no such team.');
+	return {
+		team: { id: team.id, name: team.name },
+		templates: await listTemplates(db, params.team),
+		days: await listDays(db, params.team),
+		from: url.searchParams.get('from')
+	};
+};
+
+export const actions: Actions = {
+	keep: async ({ params, request }) => {
+		const form = await request.formData();
+		const values = { practice: form.get('practice'), name: form.get('name') };
+		const wanted = readShape(NewTemplate, values);
+		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
+		const teamId = params.team as string;
+		const kept = await keepTemplate(await useDb(), {
+			teamId,
+			id: nanoid(12),
+			wanted: wanted.value
+		});
+		if (!kept.ok) return fail(400, { misfit: kept.failure });
+		redirect(303, `/${encodeURIComponent(teamId)}/practices/templates`);
+	},
+	remove: async ({ params, request }) => {
+		const id = String((await request.formData()).get('template') ?? '');
+		const isDone = await deleteTemplate(await useDb(), params.team as string, id);
+		if (!isDone) return fail(400, { misfit: { path: 'template', message: 'is not there' } });
+	}
+};

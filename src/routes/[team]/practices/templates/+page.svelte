@@ -1,0 +1,128 @@
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { dayWords } from '$lib/components/ui/dates';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	const base = $derived(`/${data.team.id}/practices`);
+	let practice = $state(untrack(() => data.from ?? data.days[0]?.id ?? ''));
+	let name = $state('');
+	const fault = (path: string) => (form?.misfit?.path === path ? form.misfit.message : '');
+</script>
+
+<svelte:head><title>Templates · Field Plan</title></svelte:head>
+
+<TopBar team={data.team} current="practices" />
+<main>
+	<h1 class="wide">Templates</h1>
+	<p>The periods of a practice without its day. A new practice can start with one.</p>
+	<ul>
+		{#each data.templates as template (template.id)}
+			<li>
+				<strong>{template.name}</strong>
+				<span>{template.minutes} min</span>
+				<span>{template.periods.map((period) => period.name).join(', ')}</span>
+				<form method="POST" action="?/remove" use:enhance>
+					<input type="hidden" name="template" value={template.id} />
+					<a href="{base}/new?template={template.id}" aria-label="New practice from {template.name}"
+						>New practice</a
+					>
+					<button class="link" aria-label="Remove {template.name}">Remove</button>
+				</form>
+			</li>
+		{:else}
+			<li class="empty">There is none yet. Keep a practice that went well as the first.</li>
+		{/each}
+	</ul>
+	{#if data.days.length > 0}
+		<h2>Keep a practice as a template</h2>
+		<form class="keep" method="POST" action="?/keep" use:enhance>
+			<Select
+				id="practice"
+				name="practice"
+				labelText="Practice"
+				bind:selected={practice}
+				invalid={!!fault('practice')}
+				invalidText={fault('practice')}
+			>
+				{#each data.days as { id, date } (id)}
+					<SelectItem value={id} text={dayWords(date)} />
+				{/each}
+			</Select>
+			<TextInput
+				id="name"
+				name="name"
+				labelText="Called"
+				required
+				maxlength={200}
+				bind:value={name}
+				invalid={!!fault('name')}
+				invalidText={fault('name')}
+			/>
+			<Button type="submit" size="field">Keep as a template</Button>
+		</form>
+	{/if}
+</main>
+
+<style>
+	main {
+		padding: 14px 16px 40px;
+		max-width: 1240px;
+	}
+	h1 {
+		font-size: 21px;
+		font-weight: 750;
+	}
+	h2 {
+		font-size: 15px;
+		font-weight: 700;
+		padding: 22px 0 8px;
+	}
+	p {
+		color: var(--ink-soft);
+		padding-bottom: 10px;
+	}
+	ul {
+		border-top: 1px solid var(--ink);
+	}
+	li {
+		display: grid;
+		grid-template-columns: 1fr 70px 2.4fr auto;
+		gap: 4px 16px;
+		align-items: baseline;
+		padding: 9px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	li.empty {
+		display: block;
+	}
+	li form {
+		display: flex;
+		gap: 14px;
+		align-items: baseline;
+	}
+	li a,
+	li .link {
+		font-weight: 600;
+		font-size: 13px;
+		color: var(--action);
+		padding: 0;
+	}
+	.keep {
+		display: grid;
+		grid-template-columns: minmax(180px, 260px) minmax(180px, 320px) auto;
+		gap: 16px;
+		align-items: end;
+		justify-content: start;
+	}
+	@media (max-width: 672px) {
+		li,
+		.keep {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>
