@@ -8,7 +8,17 @@ export type Failure =
 	| { code: 'bad-input'; path: string; message: string; rung?: string }
 	| { code: 'too-few-players'; needed: number; message: string; rung?: string }
 	| { code: 'unbalanced-rotation'; spot: string; message: string; rung?: string }
-	| { code: 'infeasible'; message: string; short?: number; rung?: string };
+	| {
+			code: 'infeasible';
+			message: string;
+			/** Minutes that are missing. */
+			short?: number;
+			/** Rules that clash: without any one of them the rest can be kept. */
+			rules?: readonly ({ rule: string; index: number } | { rule: string; id: string })[];
+			/** The position that nobody may play. */
+			position?: string;
+			rung?: string;
+	  };
 
 /** The outcome of a command of the core. */
 export type Outcome<Value> = Result<Value, Failure>;

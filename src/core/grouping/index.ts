@@ -1,1 +1,4 @@
-export { evenGroups, unevenness, type Groupable, type Unevenness } from './even';
+export { group, groupSearch, reportsFor, type GroupProgress } from './group';
+export { GroupInput, GroupMode, GroupOutput, type Groupable } from './groupShapes';
+export { leastSpread } from './bounds';
+export type { RuleName } from './readGroups';

@@ -1,5 +1,5 @@
-import { adultPlaces, type Runner } from '../drill';
-import { evenGroups } from '../grouping';
+import { adultPlaces } from '../drill';
+import { group } from '../grouping';
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
@@ -45,12 +45,32 @@ export function makeGroups(
 	sizes: readonly number[],
 	{ context, makeId, stem }: { context: Context; makeId: (stem: string) => string; stem: string }
 ): Group[] {
-	const known = players.map((id): Runner => context.playerById.get(id) ?? { id });
-	return evenGroups(known, sizes).map((group, index) => ({
+	return evenGroups(players, sizes, context).map((members, index) => ({
 		id: makeId(`${stem}.g`),
 		bib: index % 8,
-		players: group.map(({ id }) => id)
+		players: members
 	}));
+}
+
+/** Search for groups that is short enough to wait for while the board is drawn. */
+const SHORT_SEARCH = 40;
+
+/** Players in groups of these sizes (empty ones last) that are as even as a short search finds, in the order of the squad. */
+function evenGroups(
+	players: readonly string[],
+	sizes: readonly number[],
+	context: Context
+): string[][] {
+	const filled = sizes.filter((size) => size > 0);
+	const empty = sizes.slice(filled.length).map((): string[] => []);
+	if (filled.length === 0) return empty;
+	const known = players.map((id) => {
+		const { unit, ratings } = context.playerById.get(id) ?? {};
+		return { id, ...(unit && { unit }), ...(ratings && { ratings }) };
+	});
+	const made = group({ players: known, sizes: filled, mode: 'even' }, SHORT_SEARCH);
+	if (!made.ok) throw new Error(`Groups of ${sizes.join(', ')}: ${made.failure.message}`);
+	return [...made.value.groups, ...empty];
 }
 
 /** The copies of a block for an option of `size`, with the groups that run them. */
