@@ -2,6 +2,8 @@ import Type, { type Static, type TSchema } from 'typebox';
 import { badInput, fail, ok, type Failure, type Outcome } from '../core/base';
 import { check, describeFinding } from '../core/checks';
 import { fit, FitInput } from '../core/clock';
+import { group, GroupInput, groupSearch } from '../core/grouping';
+import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
 import { simulate, SimulateInput } from '../core/drill';
 import { Bundle } from '../core/model/bundle';
 import { evaluate, toContext } from '../core/practice';
@@ -41,10 +43,43 @@ function checkBundle({ practice, ...bundle }: Static<typeof Bundle>): Outcome<un
 	});
 }
 
+/** Lets a search go on until it is over or the seconds are up: the command line holds the clock. */
+function within<Best>(
+	search: Outcome<Generator<{ best: Best; done: boolean }, void>>,
+	seconds: number
+): Outcome<Best> {
+	if (!search.ok) return search;
+	const end = performance.now() + seconds * 1000;
+	let best: Best | undefined;
+	for (const state of search.value) {
+		best = state.best;
+		if (state.done || performance.now() >= end) break;
+	}
+	if (best === undefined) throw new Error('a search reports at least once');
+	return ok(best);
+}
+
 const COMMANDS: ReadonlyMap<string, Command> = new Map([
 	['simulate', command(SimulateInput, simulate)],
 	['size', command(SizeInput, size)],
 	['fit', command(FitInput, fit)],
+	[
+		'group',
+		command(GroupInput, (input) =>
+			input.secondsLimit === undefined
+				? group(input)
+				: within(groupSearch(input), input.secondsLimit)
+		)
+	],
+	['rotate', command(RotateInput, rotate)],
+	[
+		'lineup',
+		command(LineupInput, (input) =>
+			input.secondsLimit === undefined
+				? lineup(input)
+				: within(lineupSearch(input), input.secondsLimit)
+		)
+	],
 	['check', command(Bundle, checkBundle)]
 ]);
 

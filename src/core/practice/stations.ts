@@ -1,8 +1,9 @@
 import type { Drill } from '../model/drill';
-import type { Block, Lane, Period } from '../model/practice';
-import { cyclicSlots } from '../rotation';
+import type { Block, Group, Lane, Period, Slot } from '../model/practice';
+import { rotate } from '../rotation';
 import { slotSeconds } from '../sizing';
 import { groupsOf, makeGroups } from './copies';
+import type { Context } from './context';
 import type { EditOf } from './edit';
 import { idsIn } from './find';
 import { idMaker } from './ids';
@@ -77,11 +78,7 @@ export function splitIntoStations(
 		};
 		return { id: makeId(`${period.id}.l`), zoneIds: [zoneId], blocks: [block] };
 	});
-	const slots = cyclicSlots(groups.length, lanes.length).map((at) =>
-		Object.fromEntries(
-			at.map((list, station) => [lanes[station].id, list.map((group) => groups[group].id)])
-		)
-	);
+	const slots = slotsOf(groups, lanes, wishes, context);
 	return {
 		type: 'arrange-period',
 		period: period.id,
@@ -91,4 +88,26 @@ export function splitIntoStations(
 		slots,
 		moveSeconds
 	};
+}
+
+/** Who is where in each slot: by the best round of the stations, from how far apart and how hard they are. */
+function slotsOf(
+	groups: readonly Group[],
+	lanes: readonly Lane[],
+	wishes: readonly StationWish[],
+	context: Context
+): Slot[] {
+	if (groups.length === 0 || lanes.length === 0) return [];
+	const round = rotate({
+		groups: groups.map(({ id }) => id),
+		stations: lanes.map(({ id }, station) => {
+			const { zoneId, drill } = wishes[station];
+			const zone = context.zoneById.get(zoneId);
+			const place = zone && { x: zone.x + zone.length / 2, y: zone.y + zone.width / 2 };
+			return { id, ...place, effort: drill.effort };
+		}),
+		rules: { hardFrom: context.limits.hardEffort }
+	});
+	if (!round.ok) throw new Error(`${lanes.length} stations: ${round.failure.message}`);
+	return round.value.slots.map(({ rest: _rest, ...at }) => at);
 }
