@@ -18,14 +18,28 @@ export interface BlockRule {
 	/** The fault of a block: its numbers and when it begins; null where there is none. */
 	find(played: PlayedBlock): { values: Finding['values']; fromSecond: number } | null;
 	accepts(option: SizeOption, evaluation: Evaluation): boolean;
+	/** Edits that are tried first, the best first; those that mend it are offered. */
+	proposals?(played: PlayedBlock): Edit[];
 }
 
-function playedBlocks(evaluation: Evaluation): PlayedBlock[] {
+/** Blocks by evaluation: every rule asks for them, and an evaluation never changes. */
+const known = new WeakMap<Evaluation, PlayedBlock[]>();
+
+/** Every block with a drill, in order of its first run. */
+export function playedBlocks(evaluation: Evaluation): PlayedBlock[] {
+	const before = known.get(evaluation);
+	if (before) return before;
+	const blocks = gatherBlocks(evaluation);
+	known.set(evaluation, blocks);
+	return blocks;
+}
+
+function gatherBlocks(evaluation: Evaluation): PlayedBlock[] {
 	const blocks = new Map<string, { drill: Drill; runs: PlayedRun[]; evaluation: Evaluation }>();
 	for (const played of evaluation.runs) {
 		const { block, drill } = played.run;
-		const known = blocks.get(block.id);
-		if (known) known.runs.push(played);
+		const entry = blocks.get(block.id);
+		if (entry) entry.runs.push(played);
 		else if (drill) blocks.set(block.id, { drill, runs: [played], evaluation });
 	}
 	return [...blocks.values()];
@@ -62,6 +76,9 @@ function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
 		.sort((a, b) => rank(b) - rank(a));
 }
 
+/** How many edits of one rule are offered. */
+const PROPOSALS_SHOWN = 2;
+
 /** How many drills are tried before the block itself is taken out. */
 const DRILLS_TRIED = 6;
 
@@ -69,6 +86,12 @@ const DRILLS_TRIED = 6;
 function fixesFor(rule: BlockRule, played: PlayedBlock): Edit[] {
 	const { evaluation, runs } = played;
 	const { period, lane, block } = runs[0].run;
+	const proposed: Edit[] = [];
+	for (const edit of rule.proposals?.(played) ?? []) {
+		if (mends(rule, played, edit)) proposed.push(edit);
+		if (proposed.length === PROPOSALS_SHOWN) break;
+	}
+	if (proposed.length > 0) return proposed;
 	const copies = recopy(evaluation, { period, lane, block }, (option) =>
 		rule.accepts(option, evaluation)
 	);

@@ -1,5 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit, evaluate, fitToTime, resizePeriods, type Edit } from '../practice';
+import {
+	applyEdit,
+	evaluate,
+	fitToTime,
+	resizePeriods,
+	type Context,
+	type Edit
+} from '../practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
 import { check, describeEdit, describeFinding, describeFit, type FindingCode } from '.';
@@ -46,9 +53,19 @@ const withBlock = (
 	};
 };
 const drill = (id: string) => ({ id, revision: 1 });
-const find = (practice: Practice) => check(evaluate(practice, context));
-const of = (practice: Practice, code: FindingCode) =>
-	find(practice).filter((finding) => finding.code === code);
+/** Limits or kit with which a code is found, where those of the demo will not do. */
+const contexts: Partial<Record<FindingCode, Context>> = {
+	'kit-short': { ...context, kit: { ...context.kit, ball: 12 } },
+	'contact-day': withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
+	'like-partners': withLimits({ likeRatings: 0.5 }),
+	'clear-space': withLimits({ swingMetres: 7 })
+};
+function withLimits(limits: Partial<Context['limits']>): Context {
+	return { ...context, limits: { ...context.limits, ...limits } };
+}
+const find = (practice: Practice, around = context) => check(evaluate(practice, around));
+const of = (practice: Practice, code: FindingCode, around = context) =>
+	find(practice, around).filter((finding) => finding.code === code);
 
 /** A practice that has each fault. The sound one has none of them but where it is listed. */
 const faulty: Record<FindingCode, () => Practice> = {
@@ -95,13 +112,56 @@ const faulty: Record<FindingCode, () => Practice> = {
 	'move-short': () => withPeriod('stations', (period) => ({ ...period, moveSeconds: 5 })),
 	'slot-length': () => after(sound(), resizePeriods(sound(), new Map([['stations', 12]]))),
 	'talk-long': () => withPeriod('water-1', (period) => ({ ...period, kind: 'talk', minutes: 9 })),
-	'hard-after-hard': () => sound()
+	'hard-after-hard': () => sound(),
+	'kit-short': () => sound(),
+	'fixture-short': () =>
+		after(sound(), {
+			type: 'place-lane',
+			lane: 'st-arc',
+			zoneIds: ['f'],
+			copies: { 'arc-c': 'f' }
+		}),
+	'role-missing': () =>
+		withBlock('keepers', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, players: ['p02', 'p03'] }))
+		})),
+	'adults-few': () => ({ ...sound(), adults: ['head'] }),
+	'restricted-player': () => {
+		const practice = withBlock('eight', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, players: [...copy.players, 'p15'] }))
+		}));
+		return { ...practice, expected: [...practice.expected, 'p15'] };
+	},
+	'contact-day': () => sound(),
+	'water-gap': () => sound(),
+	'stop-long': () => withBlock('sq', (block) => ({ ...block, stopShare: 0.6 })),
+	'second-eyes': () => sound(),
+	'like-partners': () => sound(),
+	'clear-space': () => sound(),
+	'rung-skipped': () =>
+		withBlock('sq', (block) => ({
+			...block,
+			climb: [{ minutes: 5 }, { rung: 'two-balls', minutes: 5 }]
+		})),
+	'skill-twice': () => sound(),
+	'daily-missing': () => sound(),
+	'setup-clash': () => after(sound(), { type: 'remove-period', period: 'water-2' })
 };
 /** Codes that the sound demo has too, with the practice that has them not. */
 const without: Partial<Record<FindingCode, () => Practice>> = {
 	waiting: () =>
 		after(sound(), { type: 'set-block', block: 'arc', set: { drill: drill('reverse-gates') } }),
-	'hard-after-hard': () => after(sound(), { type: 'remove-period', period: 'units' })
+	'hard-after-hard': () => after(sound(), { type: 'remove-period', period: 'units' }),
+	'skill-twice': () => after(sound(), { type: 'remove-period', period: 'units' }),
+	'water-gap': () =>
+		after(
+			sound(),
+			...['stations', 'units'].map((period): Edit => ({ type: 'remove-period', period }))
+		),
+	'second-eyes': () => ({ ...sound(), adults: [] }),
+	'daily-missing': () => after(sound(), of(sound(), 'daily-missing')[0].fixes[0])
 };
 
 describe('check', () => {
@@ -109,7 +169,7 @@ describe('check', () => {
 		describe(code, () => {
 			test('is found where it is, and said in a sentence', () => {
 				const practice = make();
-				const [finding] = of(practice, code);
+				const [finding] = of(practice, code, contexts[code]);
 				expect(finding).toBeDefined();
 				const said = describeFinding(finding, { practice, context });
 				expect(said).toMatch(/^[A-Z0-9].*\.$/s);
@@ -122,14 +182,14 @@ describe('check', () => {
 
 			test('goes away with each of its fixes, which can be named and taken back', () => {
 				const practice = make();
-				const found = of(practice, code);
+				const found = of(practice, code, contexts[code]);
 				for (const finding of found) {
 					expect(finding.fixes.length).toBeGreaterThan(0);
 					for (const edit of finding.fixes) {
 						expect(describeEdit(edit, { practice, context })).not.toMatch(/undefined|NaN|null/);
 						const applied = applyEdit(practice, edit);
 						if (!applied.ok) throw new Error(applied.failure);
-						const left = of(applied.value.practice, code).map(({ at }) => at);
+						const left = of(applied.value.practice, code, contexts[code]).map(({ at }) => at);
 						expect(left).not.toContainEqual(finding.at);
 						expect(left.length).toBeLessThan(found.length);
 						const back = applyEdit(applied.value.practice, applied.value.inverse);

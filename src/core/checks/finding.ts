@@ -16,7 +16,22 @@ export type FindingCode =
 	| 'move-short'
 	| 'slot-length'
 	| 'talk-long'
-	| 'hard-after-hard';
+	| 'hard-after-hard'
+	| 'kit-short'
+	| 'fixture-short'
+	| 'role-missing'
+	| 'adults-few'
+	| 'restricted-player'
+	| 'contact-day'
+	| 'water-gap'
+	| 'stop-long'
+	| 'second-eyes'
+	| 'like-partners'
+	| 'clear-space'
+	| 'rung-skipped'
+	| 'skill-twice'
+	| 'daily-missing'
+	| 'setup-clash';
 
 /** Worst first: what would stop the practice, what hurts it, what could be better. */
 export type Severity = 'stop' | 'warn' | 'hint';

@@ -1,9 +1,10 @@
 import type { Drill } from '../model/drill';
-import type { Block, Lane, Period } from '../model/practice';
+import type { Block, Lane, Period, Practice } from '../model/practice';
 import {
 	idMaker,
 	idsIn,
 	periodFromDrill,
+	plainPeriod,
 	sizeLane,
 	splitIntoCopies,
 	type Edit,
@@ -109,4 +110,18 @@ export function warmUpPeriod(plan: Plan, minutes: number): Period | null {
 		if (period) return period;
 	}
 	return null;
+}
+
+/** Water behind a period. */
+export function waterBehind(
+	practice: Practice,
+	after: string,
+	minutes: number
+): EditOf<'add-period'> {
+	const id = idMaker(practice.periods.flatMap(idsIn))(`${after}.water`);
+	return {
+		type: 'add-period',
+		after,
+		period: plainPeriod('water', { id, name: 'Water', minutes })
+	};
 }

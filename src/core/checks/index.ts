@@ -15,6 +15,21 @@ import { talkLong } from './talkLong';
 import { underTime } from './underTime';
 import { waiting } from './waiting';
 import { zoneTwice } from './zoneTwice';
+import { adultsFewAt, adultsFewThere } from './adultsFew';
+import { clearSpace } from './clearSpace';
+import { contactDay } from './contactDay';
+import { dailyMissing } from './dailyMissing';
+import { fixtureShort } from './fixtureShort';
+import { kitShort } from './kitShort';
+import { likePartners } from './likePartners';
+import { restrictedPlayer } from './restrictedPlayer';
+import { roleMissing } from './roleMissing';
+import { rungSkipped } from './rungSkipped';
+import { secondEyes } from './secondEyes';
+import { setupClash } from './setupClash';
+import { skillTwice } from './skillTwice';
+import { stopLong } from './stopLong';
+import { waterGap } from './waterGap';
 
 export { describeEdit, describeFinding, describeFit } from './messages';
 export type { Finding, FindingCode, Place, Severity } from './finding';
@@ -24,6 +39,14 @@ const RULES: readonly Rule[] = [
 	playerTwice,
 	zoneTwice,
 	adultTwice,
+	kitShort,
+	fixtureShort,
+	clearSpace,
+	restrictedPlayer,
+	roleMissing,
+	adultsFewThere,
+	adultsFewAt,
+	contactDay,
 	cannotRun,
 	groupSize,
 	playerUnplaced,
@@ -35,7 +58,15 @@ const RULES: readonly Rule[] = [
 	slotLength,
 	talkLong,
 	hardAfterHard,
-	underTime
+	waterGap,
+	stopLong,
+	likePartners,
+	setupClash,
+	rungSkipped,
+	underTime,
+	secondEyes,
+	skillTwice,
+	dailyMissing
 ];
 
 const WORST_FIRST: Record<Severity, number> = { stop: 0, warn: 1, hint: 2 };

@@ -31,6 +31,8 @@ function namesIn({ practice, context }: Plan) {
 		zone: (id: string) => context.zoneById.get(id)?.name ?? id,
 		player: (id: string) => context.playerById.get(id)?.name ?? id,
 		adult: (id: string) => context.adultById.get(id)?.name ?? id,
+		unit: (id: string) => context.team.units.find((unit) => unit.id === id)?.name ?? id,
+		skill: (id: string) => context.team.skillAreas.find((skill) => skill.id === id)?.name ?? id,
 		drill: (id: string) => context.shelf.find((drill) => drill.id === id)?.name ?? id
 	};
 }
@@ -73,6 +75,38 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 			return `${names.period(at.period ?? '')} lasts ${minutes(numbers('minutes'))}; players listen for ${numbers('limit')}.`;
 		case 'hard-after-hard':
 			return `${values.first} (effort ${values.effort}) and ${values.second} (effort ${values.nextEffort}) follow each other without a rest.`;
+		case 'kit-short':
+			return `${names.block(at.block)} and what runs beside it need ${values.needed} × ${values.item}; there are ${values.has}.`;
+		case 'fixture-short':
+			return `${names.block(at.block)} needs ${(values.items as string[]).join(', ')} a copy; zone ${names.zone(String(values.zone))} serves ${values.serves} of ${values.copies}.`;
+		case 'role-missing':
+			return `${names.block(at.block)} needs ${values.count} × ${names.unit(String(values.role))} in each group; one has ${values.has}.`;
+		case 'adults-few':
+			return at.block
+				? `${names.block(at.block)} needs ${values.needed} adults with each copy; one has ${values.adults}.`
+				: `${values.players} players of this age need ${values.needed} adults (one for ${values.each}); ${values.adults} are there.`;
+		case 'restricted-player':
+			return `${names.player(at.player ?? '')} is kept out of ${values.from}${values.until ? ` until ${values.until}` : ''} by ${values.setBy}, and is in ${names.block(at.block)}.`;
+		case 'contact-day':
+			return `With ${names.block(at.block)} a player has ${minutes(numbers('minutes'))} of hard contact today; ${numbers('limit')} are set.`;
+		case 'water-gap':
+			return `${minutes(numbers('minutes'))} without water from ${offset(at.fromSecond ?? 0)}; ${numbers('limit')} are set.`;
+		case 'stop-long':
+			return `${names.block(at.block)} is stopped for ${percent(values.stopShare)} of its time; ${percent(values.limit)} are set.`;
+		case 'second-eyes':
+			return `${names.block(at.block)} is live and nobody else watches it; ${names.adult(String(values.adult))} is free.`;
+		case 'like-partners':
+			return `${names.block(at.block)} is for players of like strength; two of a group are ${numbers('apart').toFixed(1)} ratings apart.`;
+		case 'clear-space':
+			return `${names.block(at.block)} wants ${values.clear} m clear; ${names.block(values.other)} is ${numbers('gap').toFixed(1)} m away.`;
+		case 'rung-skipped':
+			return `${names.block(at.block)} climbs to "${values.to}" without "${values.missing}" before it.`;
+		case 'skill-twice':
+			return `${names.block(at.block)} has the same main skill as ${names.block(values.first)}: ${names.skill(String(values.skill))}.`;
+		case 'daily-missing':
+			return `${names.drill(String(values.drill))} is for every practice and not in this one.`;
+		case 'setup-clash':
+			return `${names.block(at.block)} takes ${values.seconds} s to lay out; ${names.block(values.first)} leaves its ground ${values.free} s before.`;
 		default:
 			return assertNever(code);
 	}

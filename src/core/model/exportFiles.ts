@@ -17,6 +17,7 @@ export const ExportPerson = Type.Object(
 		role: Type.Optional(Name),
 		leads: Type.Optional(Type.Array(Id)),
 		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
+		positions: Type.Optional(Type.Array(Id)),
 		restrictions: Type.Optional(Type.Array(Restriction)),
 		units: Type.Array(Type.Object({ since: Day, unit: Id }, closed)),
 		ratings: Type.Array(

@@ -19,6 +19,8 @@ export const Player = Type.Object(
 		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
 		unit: Type.Optional(Id),
 		ratings: Type.Optional(Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 }))),
+		/** Positions that the player may take in a game, the best first. */
+		positions: Type.Optional(Type.Array(Id)),
 		restrictions: Type.Optional(Type.Array(Restriction)),
 		usuallyLate: Type.Optional(Type.Boolean())
 	},
@@ -91,7 +93,22 @@ export const Limits = Type.Object(
 		leastMoveSeconds: Type.Number({ minimum: 0 }),
 		talkMinutes: Type.Number({ minimum: 0 }),
 		stopShare: Type.Number({ minimum: 0, maximum: 0.9 }),
-		hardEffort: Type.Number({ minimum: 1, maximum: 10 })
+		hardEffort: Type.Number({ minimum: 1, maximum: 10 }),
+		/** Players that one adult may have in charge, by age: the first entry that is over the age holds. */
+		playersAnAdult: Type.Array(
+			Type.Object(
+				{ under: Type.Number({ minimum: 1 }), players: Type.Number({ minimum: 1 }) },
+				closed
+			)
+		),
+		contactLevel: Type.Number({ minimum: 1, maximum: 4 }),
+		contactDayMinutes: Type.Number({ minimum: 0 }),
+		/** From this level of contact, or effort, a player who is kept out of contact, or running, is out. */
+		restrictedContact: Type.Number({ minimum: 1, maximum: 4 }),
+		restrictedEffort: Type.Number({ minimum: 1, maximum: 10 }),
+		waterMinutes: Type.Number({ minimum: 1 }),
+		likeRatings: Type.Number({ minimum: 0, maximum: 4 }),
+		swingMetres: Type.Number({ minimum: 0 })
 	},
 	closed
 );
@@ -106,6 +123,8 @@ export const Team = Type.Object(
 		timeZone: Name,
 		skillAreas: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
 		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
+		/** The places of one team in a game; a position may come several times. */
+		positions: Type.Optional(Type.Array(Id)),
 		note: Type.Optional(Text)
 	},
 	closed

@@ -14,7 +14,20 @@ export const DEFAULT_LIMITS: Limits = {
 	leastMoveSeconds: 30,
 	talkMinutes: 3,
 	stopShare: 0.4,
-	hardEffort: 8
+	hardEffort: 8,
+	playersAnAdult: [
+		{ under: 7, players: 4 },
+		{ under: 9, players: 6 },
+		{ under: 12, players: 8 },
+		{ under: 18, players: 12 }
+	],
+	contactLevel: 3,
+	contactDayMinutes: 20,
+	restrictedContact: 2,
+	restrictedEffort: 3,
+	waterMinutes: 20,
+	likeRatings: 2,
+	swingMetres: 4
 };
 
 /** What a practice is built from, with look-ups by id. */

@@ -13,6 +13,7 @@ interface PersonRow {
 	role: string | null;
 	units: string[] | null;
 	days: number[] | null;
+	positions: string[] | null;
 	restrictions: Static<typeof Restriction>[] | null;
 	unit: string | null;
 	ratings: Record<string, number> | null;
@@ -32,6 +33,7 @@ const toPlayer = (row: PersonRow) =>
 		number: row.number,
 		unit: row.unit,
 		ratings: row.ratings,
+		positions: row.positions,
 		restrictions: row.restrictions,
 		usuallyLate: row.usually_late || null
 	}) as Player;
@@ -66,7 +68,7 @@ export async function currentSeason(db: Queryable, teamId: string): Promise<Seas
 /** Everyone of a team, with unit and ratings as they stood on a day. */
 async function listPeople(db: Queryable, teamId: string, day: string): Promise<PersonRow[]> {
 	const { rows } = await db.query<PersonRow>(
-		`select p.id, p.kind, p.name, p.number, p.usually_late, p.role, p.units, p.days, p.restrictions,
+		`select p.id, p.kind, p.name, p.number, p.usually_late, p.role, p.units, p.days, p.positions, p.restrictions,
 			(select u.unit from person_unit u where u.team_id = p.team_id and u.person_id = p.id
 				and u.since <= $2::date order by u.since desc limit 1) as unit,
 			(select jsonb_object_agg(r.skill, r.rating) from (

@@ -27,7 +27,7 @@ const present = <Item extends object>(item: Item): Item =>
 async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
 	const { rows } = await db.query<ExportPerson>(
 		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
-			p.units as leads, p.days, p.restrictions,
+			p.units as leads, p.days, p.positions, p.restrictions,
 			coalesce((select jsonb_agg(jsonb_build_object('since', u.since::text, 'unit', u.unit)
 				order by u.since) from person_unit u
 				where u.team_id = p.team_id and u.person_id = p.id), '[]'::jsonb) as units,
@@ -86,10 +86,10 @@ const json = JSON.stringify;
 
 async function writePeople(tx: Queryable, teamId: string, people: readonly ExportPerson[]) {
 	await tx.query(
-		`insert into person (team_id, id, kind, place, name, number, usually_late, role, units, days, restrictions)
-		 select $1, id, kind, place, name, number, coalesce("usuallyLate", false), role, leads, days, restrictions
+		`insert into person (team_id, id, kind, place, name, number, usually_late, role, units, days, positions, restrictions)
+		 select $1, id, kind, place, name, number, coalesce("usuallyLate", false), role, leads, days, positions, restrictions
 		 from jsonb_to_recordset($2::jsonb) as p (id text, kind text, place int, name text, number int,
-			"usuallyLate" boolean, role text, leads jsonb, days jsonb, restrictions jsonb)`,
+			"usuallyLate" boolean, role text, leads jsonb, days jsonb, positions jsonb, restrictions jsonb)`,
 		[teamId, json(people.map((person, place) => ({ ...person, place })))]
 	);
 	const dated = <Item extends object>(of: (person: ExportPerson) => Item[]) =>

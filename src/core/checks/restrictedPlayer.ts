@@ -1,0 +1,43 @@
+import type { Drill } from '../model/drill';
+import type { Limits, Player } from '../model/team';
+import type { Finding, Rule } from './finding';
+import { withoutPlayer } from './fixes';
+
+/** The restriction that keeps a player out of a drill on a day, or undefined. */
+function restrictionOn(
+	player: Player | undefined,
+	drill: Drill,
+	{ date, limits }: { date: string; limits: Limits }
+) {
+	return player?.restrictions?.find(({ from, until }) => {
+		if (until !== undefined && date >= until) return false;
+		return from === 'contact'
+			? drill.contact >= limits.restrictedContact
+			: drill.effort >= limits.restrictedEffort;
+	});
+}
+
+/** A player is in a block that a licensed practitioner keeps them out of. */
+export const restrictedPlayer: Rule = ({ practice, context, runs }) => {
+	const seen = new Set<string>();
+	return runs.flatMap(({ run }): Finding[] => {
+		const { drill, period, block, fromSecond } = run;
+		if (!drill) return [];
+		return run.players.flatMap((id): Finding[] => {
+			const limits = { date: practice.date, limits: context.limits };
+			const restriction = restrictionOn(context.playerById.get(id), drill, limits);
+			if (!restriction || seen.has(`${id} ${block.id}`)) return [];
+			seen.add(`${id} ${block.id}`);
+			const { from, until, setBy } = restriction;
+			return [
+				{
+					code: 'restricted-player',
+					severity: 'stop',
+					at: { player: id, period: period.id, block: block.id, fromSecond },
+					values: { from, setBy, ...(until !== undefined && { until }) },
+					fixes: [withoutPlayer(period, block, id)]
+				}
+			];
+		});
+	});
+};

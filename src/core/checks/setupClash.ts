@@ -1,0 +1,38 @@
+import { overlap, type Edit } from '../practice';
+import { overBlocks, type PlayedBlock } from './blockRule';
+import { waterBehind } from './fixes';
+import { movedElsewhere } from './shared';
+
+/** Water before the block's period, long enough to lay it out. */
+function timeBefore({ drill, runs, evaluation }: PlayedBlock): Edit[] {
+	const { periods } = evaluation.practice;
+	const at = periods.indexOf(runs[0].run.period);
+	const minutes = Math.ceil((drill.setup?.seconds ?? 0) / 60);
+	const before = periods[at - 1];
+	return before ? [waterBehind(evaluation.practice, before.id, minutes)] : [];
+}
+
+/** A block must be laid out while somebody still plays on its ground. */
+export const setupClash = overBlocks({
+	code: 'setup-clash',
+	severity: 'warn',
+	find({ drill, runs, evaluation }) {
+		const { block, fromSecond } = runs[0].run;
+		const seconds = drill.setup?.seconds ?? 0;
+		const { zoneById } = evaluation.context;
+		const own = block.copies.flatMap(({ zoneId }) => zoneById.get(zoneId) ?? []);
+		// The first block of a practice is laid out before it.
+		if (seconds === 0 || fromSecond === 0) return null;
+		for (const { run: other } of evaluation.runs) {
+			const zone = zoneById.get(other.copy.zoneId);
+			if (!zone || other.block === block || other.drill === undefined) continue;
+			if (other.toSecond <= fromSecond - seconds + 1e-6 || other.fromSecond >= fromSecond) continue;
+			if (!own.some((each) => overlap(each, zone))) continue;
+			const free = Math.max(0, Math.round(fromSecond - other.toSecond));
+			return { values: { seconds, free, first: other.block.id, zone: zone.id }, fromSecond };
+		}
+		return null;
+	},
+	accepts: () => true,
+	proposals: (played) => [...timeBefore(played), ...movedElsewhere(played)]
+});
