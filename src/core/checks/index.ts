@@ -32,7 +32,7 @@ import { stopLong } from './stopLong';
 import { waterGap } from './waterGap';
 
 export { describeEdit, describeFinding, describeFit } from './messages';
-export type { Finding, FindingCode, Place, Severity } from './finding';
+export { Finding, type FindingCode, type Place, type Severity } from './finding';
 
 /** Every rule; the order is that of findings of the same severity and time. */
 const RULES: readonly Rule[] = [

@@ -14,9 +14,11 @@ export const secondEyes = overBlocks({
 	},
 	accepts: () => false,
 	proposals: (played) =>
-		freeAdults(played).map((eyes) => ({
-			type: 'set-block',
-			block: played.runs[0].run.block.id,
-			set: { eyes }
-		}))
+		freeAdults(played)
+			.slice(0, 1)
+			.map((eyes) => ({
+				type: 'set-block',
+				block: played.runs[0].run.block.id,
+				set: { eyes }
+			}))
 });

@@ -30,12 +30,16 @@ export type FitInput = Static<typeof FitInput>;
 type FitPeriod = FitInput['periods'][number];
 
 /** What `fit` gives: minutes by period without the dropped ones, and what is left over. */
-export interface FitOutput {
-	minutes: Record<string, number>;
-	/** Ids in the order of dropping. */
-	dropped: string[];
-	spare: number;
-}
+export const FitOutput = Type.Object(
+	{
+		minutes: Type.Record(Type.String(), Type.Number()),
+		/** Ids in the order of dropping. */
+		dropped: Type.Array(Id),
+		spare: Type.Number()
+	},
+	closed
+);
+export type FitOutput = Static<typeof FitOutput>;
 
 /** The most minutes a period may name: far over any practice, small enough for exact products. */
 const MOST_MINUTES = 1_000_000;

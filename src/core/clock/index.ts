@@ -1,1 +1,1 @@
-export { fit, FitInput, Rank, type FitOutput } from './fit';
+export { fit, FitInput, FitOutput, Rank } from './fit';

@@ -7,7 +7,7 @@ export {
 	ClimbStep,
 	SimulateInput,
 	type PlayerSums,
-	type SimulateOutput,
+	SimulateOutput,
 	type Spread
 } from './simulateShapes';
 export { adultPlaces, checkPlayers, playerSystem, type System } from './system';

@@ -28,29 +28,46 @@ export type ClimbStep = Static<typeof ClimbStep>;
 export type SimulateInput = Static<typeof SimulateInput>;
 
 /** Least, mean and most over players. */
-export interface Spread {
-	min: number;
-	mean: number;
-	max: number;
-}
+export const Spread = Type.Object(
+	{ min: Type.Number(), mean: Type.Number(), max: Type.Number() },
+	closed
+);
 
 /** What one player gets; seconds are of running time. */
-export interface PlayerSums {
-	id: string;
-	reps: number;
-	help: number;
-	activeSeconds: number;
-	helpSeconds: number;
-	waitSeconds: number;
-	longestWaitSeconds: number;
-	sides?: Record<string, number>;
-}
+export const PlayerSums = Type.Object(
+	{
+		id: Id,
+		reps: Type.Number(),
+		help: Type.Number(),
+		activeSeconds: Type.Number(),
+		helpSeconds: Type.Number(),
+		waitSeconds: Type.Number(),
+		longestWaitSeconds: Type.Number(),
+		sides: Type.Optional(Type.Record(Type.String(), Type.Number()))
+	},
+	closed
+);
 
 /** What `simulate` gives. */
-export interface SimulateOutput {
-	turns: number;
-	perPlayer: PlayerSums[];
-	reps: Spread;
-	share: { active: number; help: number; wait: number; listen: number };
-	steps?: { turns: number; reps: Spread }[];
-}
+export const SimulateOutput = Type.Object(
+	{
+		turns: Type.Number(),
+		perPlayer: Type.Array(PlayerSums),
+		reps: Spread,
+		share: Type.Object(
+			{
+				active: Type.Number(),
+				help: Type.Number(),
+				wait: Type.Number(),
+				listen: Type.Number()
+			},
+			closed
+		),
+		steps: Type.Optional(Type.Array(Type.Object({ turns: Type.Number(), reps: Spread }, closed)))
+	},
+	closed
+);
+
+export type Spread = Static<typeof Spread>;
+export type PlayerSums = Static<typeof PlayerSums>;
+export type SimulateOutput = Static<typeof SimulateOutput>;

@@ -4,8 +4,8 @@ export {
 	SizeInput,
 	type Block,
 	type SizeLimits,
+	SizeOutput,
 	type SizeOption,
-	type SizeOutput,
 	type SizeZone
 } from './sizeShapes';
 export { mostStations, slotBounds, slotSeconds, type SlotBounds } from './stationSlots';

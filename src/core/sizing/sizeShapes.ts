@@ -46,25 +46,32 @@ export type SizeInput = Static<typeof SizeInput>;
 export type SizeZone = NonNullable<SizeLimits['zones']>[number];
 
 /** Why an option cannot be run here, in the order in which reasons are listed. */
-export type Block = 'size' | 'coaches' | 'zones' | 'fixtures' | 'kit';
+export const Block = Type.Enum(['size', 'coaches', 'zones', 'fixtures', 'kit']);
 
 /** One way to run a drill: copies, the players in each, and what they get. */
-export interface SizeOption {
-	copies: number;
-	/** Players of each copy, the larger first. */
-	sizes: number[];
-	/** Adults on `either` spots of each copy. */
-	adultsAt: number;
-	reps: { min: number; mean: number };
-	share: { active: number; help: number; wait: number };
-	/** Empty where nothing stands in the way. */
-	blockedBy: Block[];
-	/** Whether waiting is within the aim, where one was given. */
-	meetsAim?: boolean;
-}
+export const SizeOption = Type.Object(
+	{
+		copies: Type.Number(),
+		/** Players of each copy, the larger first. */
+		sizes: Type.Array(Type.Number()),
+		/** Adults on `either` spots of each copy. */
+		adultsAt: Type.Number(),
+		reps: Type.Object({ min: Type.Number(), mean: Type.Number() }, closed),
+		share: Type.Object({ active: Type.Number(), help: Type.Number(), wait: Type.Number() }, closed),
+		/** Empty where nothing stands in the way. */
+		blockedBy: Type.Array(Block),
+		/** Whether waiting is within the aim, where one was given. */
+		meetsAim: Type.Optional(Type.Boolean())
+	},
+	closed
+);
 
 /** What `size` gives: every option, and the index of the best free one. */
-export interface SizeOutput {
-	options: SizeOption[];
-	best: number | null;
-}
+export const SizeOutput = Type.Object(
+	{ options: Type.Array(SizeOption), best: Type.Union([Type.Number(), Type.Null()]) },
+	closed
+);
+
+export type Block = Static<typeof Block>;
+export type SizeOption = Static<typeof SizeOption>;
+export type SizeOutput = Static<typeof SizeOutput>;

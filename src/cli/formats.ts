@@ -1,0 +1,59 @@
+import type { TSchema } from 'typebox';
+import { answer } from './commands';
+import { EXAMPLES } from './examples';
+import { COMMAND_SHAPES, FILE_SHAPES } from './shapes';
+
+const pretty = (value: unknown) => `${JSON.stringify(value, null, '\t')}\n`;
+
+const schemaFile = (title: string, schema: TSchema) =>
+	pretty({ $schema: 'http://json-schema.org/draft-07/schema#', title, ...schema });
+
+/** What each command answers, in a sentence or two. */
+const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
+	simulate:
+		'Plays one copy of a drill turn by turn. Gives turns, and for each player tries, help, seconds of work and waiting, and the longest wait.',
+	size: 'Lists every way to run a drill for so many players: copies, sizes, what each player gets, and what stands in the way. `best` is the index of the best free one.',
+	fit: 'Shares minutes over periods by rank, in whole minutes: what shrinks, what drops, what is left over.',
+	group:
+		'Deals players to groups that keep every hard rule, with the least score. Rules that clash are named.',
+	rotate:
+		'Takes groups through stations: by one round, the best of all, or so that no two groups meet twice.',
+	lineup:
+		'Puts players at positions, shift by shift: fair, without long sits, where they like to play.',
+	check:
+		'Plays a practice through and lists what does not work, the worst first, with edits that mend it.'
+};
+
+function page(): string {
+	const commands = (Object.keys(COMMAND_SHAPES) as (keyof typeof COMMAND_SHAPES)[]).map(
+		(name) =>
+			`## ${name}\n\n${SAYS[name]}\n\n[Input](${name}.input.schema.json), [output](${name}.output.schema.json), [example](${name}.example.json).\n`
+	);
+	return [
+		'# Formats\n',
+		'Everything that goes in and out is JSON. The schemas here are made from the ones that check it (`npm run formats`); a key that they do not name is refused. What the fields of a drill mean is said in `src/core/model/drill.ts`, what a command guarantees in [engine.md](../engine.md).\n',
+		'A command answers `{"error": {"code", "path"?, "message"}}` where it cannot: `bad-input` (exit code 2) with the place of what is wrong, or `too-few-players`, `unbalanced-rotation` or `infeasible` (exit code 3) for what was understood and cannot be met.\n',
+		'`batch` takes an array of `{command, input}` and gives an array of answers in order.\n',
+		`Files of the open format: ${Object.keys(FILE_SHAPES)
+			.map((name) => `[${name}](${name}.schema.json)`)
+			.join(', ')}.\n`,
+		...commands
+	].join('\n');
+}
+
+/** The files of docs/formats by name: schemas, an example of each command, and the page about them. */
+export function formatFiles(): Map<string, string> {
+	const files = new Map<string, string>([['README.md', page()]]);
+	for (const [name, schema] of Object.entries(FILE_SHAPES))
+		files.set(`${name}.schema.json`, schemaFile(name, schema));
+	for (const [name, { input, output }] of Object.entries(COMMAND_SHAPES)) {
+		files.set(`${name}.input.schema.json`, schemaFile(`${name}, input`, input));
+		files.set(`${name}.output.schema.json`, schemaFile(`${name}, output`, output));
+		const example = EXAMPLES[name as keyof typeof COMMAND_SHAPES];
+		files.set(
+			`${name}.example.json`,
+			pretty({ command: name, input: example, output: answer(name, example).output })
+		);
+	}
+	return files;
+}
