@@ -1,0 +1,34 @@
+import type { Outcome } from '$core/base';
+import type { GroupInput, GroupOutput } from '$core/grouping';
+import type { LineupInput, LineupOutput, RotateInput, RotateOutput } from '$core/rotation';
+
+/** What the planner is asked, by kind. */
+export interface Questions {
+	group: { input: GroupInput; output: GroupOutput };
+	lineup: { input: LineupInput; output: LineupOutput };
+	rotate: { input: RotateInput; output: RotateOutput };
+}
+export type Kind = keyof Questions;
+
+/** How far a search is: its best so far and the share of its seconds that are over. */
+export interface Report<Output = unknown> {
+	best: Output;
+	share: number;
+}
+
+/** One question: the seconds that a search may take, and who hears how far it is. */
+export interface Question<K extends Kind> {
+	kind: K;
+	input: Questions[K]['input'];
+	seconds: number;
+}
+
+/** What the worker offers to the page. */
+export interface PlannerApi {
+	ask<K extends Kind>(
+		question: Question<K>,
+		onreport: (report: Report<Questions[K]['output']>) => void | Promise<void>
+	): Promise<Outcome<Questions[K]['output']>>;
+	/** Ends the search that runs: it answers with its best so far. */
+	stop(): void;
+}

@@ -1,0 +1,4 @@
+import * as Comlink from 'comlink';
+import { Planner } from './planner';
+
+Comlink.expose(new Planner());
