@@ -11,6 +11,13 @@ async function expectAccessible(page: Page) {
 	);
 }
 
+/** Selects a block and opens a dialog of its period. */
+async function openFor(page: Page, block: string, button: string) {
+	await page.locator('.block').filter({ hasText: block }).first().click();
+	await page.getByRole('button', { name: button, exact: true }).click();
+	await expect(page.getByRole('dialog')).toBeVisible();
+}
+
 /** Opens a state of a screen that axe is to look at. */
 const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
@@ -33,6 +40,9 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 			await expect(page.getByRole('dialog')).toBeVisible();
 		}
 	],
+	['groups', TUESDAY, (page) => openFor(page, 'Channel duel', 'Groups')],
+	['rotation', TUESDAY, (page) => openFor(page, 'Channel duel', 'Rotation')],
+	['line-up', TUESDAY, (page) => openFor(page, 'Eight a side', 'Line-up')],
 	['people', TUESDAY, async (page) => page.getByRole('button', { name: 'players here' }).click()],
 	[
 		'another practice',
@@ -93,7 +103,7 @@ test('the board works by keyboard alone', async ({ page, server }) => {
 	await expect(page.getByRole('button', { name: 'Unlock minutes' })).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
-	await expect(page.getByText('To mend: 3')).toBeVisible();
+	await expect(page.getByText('To mend: 9')).toBeVisible();
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog')).toContainText('now-line a minute back, forward');
 	await page.keyboard.press('Escape');

@@ -46,10 +46,10 @@ test.describe('Tuesday of week 6', () => {
 	});
 
 	test('mends what is found with one press, and takes it back', async ({ page }) => {
-		await expect(page.getByRole('heading', { name: 'To mend: 3' })).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'To mend: 9' })).toBeVisible();
 		await page.getByRole('button', { name: 'Move Turn and switch to zone E' }).click();
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
-		await expect(page.getByRole('heading', { name: 'To mend: 2' })).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'To mend: 8' })).toBeVisible();
 		await page.keyboard.press('u');
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeVisible();
 		await page.keyboard.press('Shift+U');

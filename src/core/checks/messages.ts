@@ -149,6 +149,11 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 		const copies = recopied.copies.length;
 		return `Run ${names.block(recopied.id)} in ${copies === 1 ? '1 copy' : `${copies} copies`}`;
 	}
+	const members = (groups: typeof edit.groups | undefined) =>
+		JSON.stringify((groups ?? []).map(({ players }) => players));
+	const isSameLanes = edit.lanes.length === period?.lanes.length;
+	if (isSameLanes && JSON.stringify(edit.slots) !== JSON.stringify(period?.slots ?? null))
+		return `Go through ${names.period(edit.period)} in another round`;
 	const placed = (lanes: typeof edit.lanes, groups: typeof edit.groups) => [
 		...(groups ?? []).flatMap(({ players }) => players),
 		...lanes.flatMap(({ blocks }) =>
@@ -159,6 +164,8 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 	const next = placed(edit.lanes, edit.groups);
 	const left = old.filter((id) => !next.includes(id));
 	const joined = next.filter((id) => !old.includes(id));
+	if (left.length + joined.length === 0 && members(edit.groups) !== members(period?.groups))
+		return `Make new groups for ${names.period(edit.period)}`;
 	if (left.length === 1) return `Take ${names.player(left[0])} out of ${names.period(edit.period)}`;
 	if (left.length === 0 && joined.length > 0)
 		return `Place ${list(joined.map(names.player))} in ${names.period(edit.period)}`;
@@ -248,6 +255,12 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 		case 'set-block':
 			if (edit.set.drill) return `Run ${names.drill(edit.set.drill.id)} instead`;
 			if (edit.set.copies) return describeStaff(edit.block, edit.set.copies, plan);
+			if (edit.set.lineup !== undefined)
+				return `${edit.set.lineup ? 'Set' : 'Take away'} the line-up of ${names.block(edit.block)}`;
+			if (edit.set.eyes)
+				return `${names.adult(edit.set.eyes)} watches ${names.block(edit.block)} too`;
+			if (edit.set.stopShare !== undefined)
+				return `Stop ${names.block(edit.block)} for ${percent(edit.set.stopShare)} at most`;
 			if (edit.set.climb) return `Change the rung of ${names.block(edit.block)}`;
 			return `Change ${names.block(edit.block)}`;
 		case 'all':

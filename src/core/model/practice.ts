@@ -30,6 +30,17 @@ export const Copy = Type.Object(
 	closed
 );
 
+/** Who plays where in each shift of a game; `at` is by `team:index` of the positions. */
+export const GamePlan = Type.Object(
+	{
+		positions: Type.Array(Id),
+		shifts: Type.Array(
+			Type.Object({ at: Type.Record(Type.String(), Id), sit: Type.Array(Id) }, closed)
+		)
+	},
+	closed
+);
+
 /** A drill in a period: its rungs one after another, its copies, who leads and who watches. */
 export const Block = Type.Object(
 	{
@@ -44,6 +55,7 @@ export const Block = Type.Object(
 		voice: Type.Optional(Type.Enum(['coach', 'players'])),
 		stopShare: Type.Number({ minimum: 0, maximum: 0.9 }),
 		side: Type.Optional(Name),
+		lineup: Type.Optional(GamePlan),
 		note: Type.Optional(Text),
 		why: Type.Optional(Text)
 	},
@@ -129,6 +141,7 @@ export const Template = Type.Object(
 );
 
 export type PeriodKind = Static<typeof PeriodKind>;
+export type GamePlan = Static<typeof GamePlan>;
 export type Copy = Static<typeof Copy>;
 export type Block = Static<typeof Block>;
 export type Lane = Static<typeof Lane>;

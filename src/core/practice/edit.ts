@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { ClimbStep } from '../drill';
 import { Clock, closed, Day, Id, Minutes, Name, Text } from '../model/fields';
-import { Block, Copy, Group, Lane, Period, PeriodKind, Slot } from '../model/practice';
+import { Block, Copy, GamePlan, Group, Lane, Period, PeriodKind, Slot } from '../model/practice';
 import { Rank } from '../clock';
 
 /** Null takes an optional field away. */
@@ -110,6 +110,7 @@ const SetBlock = Type.Object(
 				stopShare: Type.Optional(Type.Number({ minimum: 0, maximum: 0.9 })),
 				lead: orNone(Id),
 				eyes: orNone(Id),
+				lineup: orNone(GamePlan),
 				note: orNone(Text),
 				why: orNone(Text)
 			},

@@ -33,4 +33,5 @@ export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
 export { chosenSize, sizeHere, sizeLane, type Sizing } from './sizeHere';
+export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';

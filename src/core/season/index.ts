@@ -1,1 +1,2 @@
+export { meetingsIn, type Meetings } from './meetings';
 export { ledgerRows, type LedgerRow } from './ledger';

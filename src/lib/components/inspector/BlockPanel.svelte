@@ -13,6 +13,7 @@
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { blockWords } from '../tape/words';
+	import LineupTable from '../lineup/LineupTable.svelte';
 	import SizeList from './SizeList.svelte';
 
 	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
@@ -70,6 +71,12 @@
 			<strong>Care</strong>
 			{drill.cautions.join(' ')}
 		</p>{/if}
+	{#if block.lineup}
+		<details>
+			<summary>Line-up of {block.lineup.shifts.length} shifts</summary>
+			<LineupTable lineup={block.lineup} context={editor.context} />
+		</details>
+	{/if}
 	{#if drill.rungs.length > 0}
 		<Select
 			id="rung"

@@ -1,10 +1,17 @@
 <script lang="ts">
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
-	import { findBlock, mergeWithNext, setMinutes, type Edit } from '$core/practice';
+	import { findBlock, mergeWithNext, movingGroups, setMinutes, type Edit } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import { duplicateSelected, lockSelected, mergeSelected, splitSelected } from '../ui/boardKeys';
+	import {
+		duplicateSelected,
+		lockSelected,
+		mergeSelected,
+		openGroups,
+		openRotation,
+		splitSelected
+	} from '../ui/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
@@ -78,6 +85,18 @@
 			{#if canSplit && found}
 				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
 					{period.slots ? 'Change the stations' : 'Split into stations'}
+				</Button>
+			{/if}
+			{#if movingGroups(period).length > 1}
+				<Button kind="tertiary" size="small" on:click={() => openGroups(actions)}>Groups</Button>
+			{/if}
+			{#if period.slots}
+				<Button kind="tertiary" size="small" on:click={() => openRotation(actions)}>Rotation</Button
+				>
+			{/if}
+			{#if period.kind === 'scrimmage' && found}
+				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'lineup')}>
+					Line-up
 				</Button>
 			{/if}
 			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>

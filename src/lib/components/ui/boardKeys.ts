@@ -9,6 +9,7 @@ import {
 	fitToTime,
 	mergeBlocks,
 	mergeWithNext,
+	movingGroups,
 	setMinutes,
 	splitBlock,
 	splitPeriod,
@@ -110,6 +111,20 @@ function fitAll({ editor, view, apply }: BoardActions): void {
 	view.said = describeFit(practice, editor.practice);
 }
 
+/** Opens the groups of the selected period, or says what is missing. */
+export function openGroups({ editor, view }: BoardActions): void {
+	const period = editor.practice.periods.find(({ id }) => id === view.period);
+	if (period && movingGroups(period).length > 1) view.dialog = 'groups';
+	else view.said = 'Select a period with groups: split it into stations or copies first.';
+}
+
+/** Opens the way through the stations of the selected period, or says what is missing. */
+export function openRotation({ editor, view }: BoardActions): void {
+	const period = editor.practice.periods.find(({ id }) => id === view.period);
+	if (period?.slots) view.dialog = 'rotation';
+	else view.said = 'Select a period with stations.';
+}
+
 type KeyAction = (actions: BoardActions) => unknown;
 
 /** Shows the shelf, and puts the cursor into its search once it is there. */
@@ -140,6 +155,8 @@ const LETTERS: ReadonlyMap<string, KeyAction> = new Map<string, KeyAction>([
 	[',', moveNow(-60)],
 	['.', moveNow(60)],
 	['s', ({ view }) => view.period && view.block && (view.dialog = 'stations')],
+	['g', openGroups],
+	['r', openRotation],
 	['f', fitAll],
 	['/', findDrill],
 	['u', ({ editor }) => editor.undo()],

@@ -19,6 +19,7 @@ export const KEYS: readonly KeyHelp[] = [
 	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },
 	{ keys: '1  2  3  4', does: 'lanes by zone, group, adult, player' },
 	{ keys: 'S', does: 'split the period into stations' },
+	{ keys: 'G  R', does: 'groups of the period, the way through its stations' },
 	{ keys: 'F', does: 'fit the periods to the time' },
 	{ keys: '/', does: 'find a drill' },
 	{ keys: 'Delete', does: 'remove the period' },

@@ -1,5 +1,6 @@
 import { evaluate, plannedMinutes, toContext } from '$core/practice';
 import { check } from '$core/checks';
+import { meetingsIn, type Meetings } from '$core/season';
 import type { Surroundings } from '$core/model/bundle';
 import type { Season } from '$core/model/team';
 import type { Queryable } from '../database';
@@ -36,16 +37,28 @@ export function weekOf({ firstDay }: Pick<Season, 'firstDay'>, day: string): num
 	return Math.floor((Date.parse(day) - Date.parse(firstDay)) / (7 * DAY)) + 1;
 }
 
+/** What a board is drawn from. */
+export interface Board {
+	stored: StoredPractice;
+	surroundings: Surroundings;
+	week: number;
+	/** How often players were in a group together before. */
+	met: Meetings;
+}
+
 /** A practice with what it is built from, or undefined where one of them is not there. */
 export async function loadBoard(
 	db: Queryable,
 	teamId: string,
 	practiceId: string
-): Promise<{ stored: StoredPractice; surroundings: Surroundings; week: number } | undefined> {
+): Promise<Board | undefined> {
 	const stored = await findPractice(db, teamId, practiceId);
 	const surroundings = stored && (await loadSurroundings(db, teamId, stored.practice.date));
 	if (!stored || !surroundings) return undefined;
-	return { stored, surroundings, week: weekOf(surroundings.season, stored.practice.date) };
+	const { date } = stored.practice;
+	const past = (await listPractices(db, teamId)).filter(({ practice }) => practice.date < date);
+	const met = meetingsIn(past.map(({ practice }) => practice));
+	return { stored, surroundings, week: weekOf(surroundings.season, date), met };
 }
 
 /** The practices of a team with their figures, in order of time; undefined where there is no such team. */

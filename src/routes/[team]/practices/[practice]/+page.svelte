@@ -4,7 +4,9 @@
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
 	import {
+		findBlock,
 		findPeriod,
+		playersOfLane,
 		periodFromDrill,
 		plainPeriod,
 		toContext,
@@ -15,6 +17,9 @@
 	import Field from '$lib/components/field/Field.svelte';
 	import PlayBar from '$lib/components/field/PlayBar.svelte';
 	import Findings from '$lib/components/findings/Findings.svelte';
+	import GroupsDialog from '$lib/components/groups/GroupsDialog.svelte';
+	import LineupDialog from '$lib/components/lineup/LineupDialog.svelte';
+	import RotationDialog from '$lib/components/rotation/RotationDialog.svelte';
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
 	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
@@ -49,6 +54,7 @@
 	onMount(() => editor.resume());
 
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
+	const game = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const SAVED = {
 		saved: 'saved',
 		saving: 'saving …',
@@ -167,6 +173,26 @@
 			apply(edit);
 			view.select(period.id, null);
 		}}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'groups' && period}
+	<GroupsDialog
+		{editor}
+		{period}
+		met={data.met}
+		onapply={apply}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'rotation' && period}
+	<RotationDialog {editor} {period} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'lineup' && game}
+	<LineupDialog
+		{editor}
+		block={game.block}
+		players={playersOfLane(game.period, game.lane).filter((id) =>
+			editor.practice.expected.includes(id)
+		)}
+		onapply={apply}
 		onclose={() => (view.dialog = null)}
 	/>
 {:else if view.dialog === 'people'}

@@ -1,0 +1,92 @@
+import type { Page } from '@playwright/test';
+import { expect, open, saved, test, TUESDAY } from './fixtures';
+
+async function select(page: Page, block: string) {
+	await page.locator('.block').filter({ hasText: block }).first().click();
+}
+
+test.beforeEach(async ({ page, server }) => {
+	await open(page, `${server.url}${TUESDAY}`);
+});
+
+test('new groups keep who is pinned and who is apart, and are one step of undo', async ({
+	page
+}) => {
+	await select(page, 'Channel duel');
+	await page.keyboard.press('g');
+	const dialog = page.getByRole('dialog');
+	const first = dialog.getByRole('region', { name: 'Group K' });
+	const pinned = first.getByRole('button').nth(1);
+	const name = ((await pinned.textContent()) ?? '').replace(/[^\p{L}\s'-]/gu, '').trim();
+	await pinned.click();
+	const [one, other] = [0, 2].map((index) => first.getByRole('button').nth(index));
+	const named = async (button: typeof one) =>
+		((await button.textContent()) ?? '').replace(/[^\p{L}\s'-]/gu, '').trim();
+	const apart = [await named(one), await named(other)];
+	await dialog.getByLabel('One', { exact: true }).selectOption({ label: apart[0] });
+	await dialog.getByLabel('The other').selectOption({ label: apart[1] });
+	await dialog.getByRole('button', { name: 'Apart' }).click();
+	await expect(dialog.getByText(`${apart.join(' and ')} apart`)).toBeVisible();
+	await dialog.getByRole('button', { name: 'Make groups' }).click();
+	await expect(dialog.getByText(/Largest less smallest group mean/)).toBeVisible();
+	await expect(first).toContainText(name);
+	const groups = await dialog.getByRole('region', { name: /^Group/ }).allTextContents();
+	for (const group of groups) expect(apart.every((each) => group.includes(each))).toBe(false);
+	await dialog.getByRole('button', { name: 'Use these groups' }).click();
+	await expect(dialog).toBeHidden();
+	await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute(
+		'title',
+		'Undo: Make new groups for Four stations'
+	);
+	await saved(page);
+});
+
+test('rules that clash are named, and nothing is lost', async ({ page }) => {
+	await select(page, 'Channel duel');
+	await page.keyboard.press('g');
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('One', { exact: true }).selectOption({ index: 1 });
+	await dialog.getByLabel('The other').selectOption({ index: 2 });
+	await dialog.getByRole('button', { name: 'Apart' }).click();
+	await dialog.getByRole('button', { name: 'Together' }).click();
+	await dialog.getByRole('button', { name: 'Make groups' }).click();
+	await expect(
+		dialog.getByText(
+			/^These do not go together: (.+) and (.+) together; \1 and \2 apart\. Drop one of them\.$/
+		)
+	).toBeVisible();
+	await dialog.getByRole('button', { name: 'Drop' }).first().click();
+	await dialog.getByRole('button', { name: 'Make groups' }).click();
+	await expect(dialog.getByText(/Largest less smallest/)).toBeVisible();
+});
+
+test('halves of groups meet a new half at every station', async ({ page }) => {
+	await select(page, 'Channel duel');
+	await page.keyboard.press('r');
+	const dialog = page.getByRole('dialog');
+	await expect(dialog.getByText(/The longest way between two stations is \d+ m/)).toBeVisible();
+	await dialog.getByText('Halves of the groups meet').click();
+	await expect(dialog.getByText('No two halves meet twice.')).toBeVisible();
+	await expect(dialog.locator('tbody td').first().locator('svg')).toHaveCount(2);
+	await dialog.getByRole('button', { name: 'Go round like this' }).click();
+	await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute(
+		'title',
+		/another round/
+	);
+	await saved(page);
+});
+
+test('a game gets a line-up that is kept with it', async ({ page }) => {
+	await select(page, 'Eight a side');
+	await page.getByRole('button', { name: 'Line-up' }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByRole('button', { name: 'Make a line-up' }).click();
+	await expect(dialog.getByRole('columnheader', { name: 'Shift 4' })).toBeVisible();
+	await expect(dialog.getByText(/Nobody sits more than 1 in a row/)).toBeVisible();
+	await dialog.getByRole('button', { name: 'Use this line-up' }).click();
+	await saved(page);
+	await open(page);
+	await select(page, 'Eight a side');
+	await page.getByText('Line-up of 4 shifts').click();
+	await expect(page.getByRole('columnheader', { name: 'Shift 4' })).toBeVisible();
+});

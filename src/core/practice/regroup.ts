@@ -1,0 +1,98 @@
+import type { Group, Period } from '../model/practice';
+import type { RotateInput, RotateOutput } from '../rotation';
+import type { EditOf } from './edit';
+import { idMaker } from './ids';
+import { idsIn } from './find';
+import type { Plan } from './plan';
+import { isStation } from './schedule';
+
+type Arrange = EditOf<'arrange-period'>;
+
+function arranged(period: Period, change: Partial<Arrange>): Arrange {
+	return {
+		type: 'arrange-period',
+		period: period.id,
+		kind: period.kind,
+		lanes: period.lanes,
+		groups: period.groups ?? null,
+		slots: period.slots ?? null,
+		moveSeconds: period.moveSeconds ?? null,
+		...change
+	};
+}
+
+/** Groups of a period that go through it together: those of its stations, or all. */
+export function movingGroups(period: Period): Group[] {
+	const named = new Set((period.slots ?? []).flatMap((slot) => Object.values(slot).flat()));
+	const groups = period.groups ?? [];
+	return period.slots ? groups.filter(({ id }) => named.has(id)) : groups;
+}
+
+/** The edit that puts other players into the groups of a period, in their order; leaders who leave lose that. */
+export function regroup(period: Period, players: readonly (readonly string[])[]): Arrange {
+	const moving = movingGroups(period);
+	const next = new Map(moving.map(({ id }, index) => [id, [...(players[index] ?? [])]]));
+	const groups = (period.groups ?? []).map((group) => {
+		const own = next.get(group.id);
+		if (!own) return group;
+		const { leader, ...rest } = group;
+		return { ...rest, players: own, ...(leader && own.includes(leader) && { leader }) };
+	});
+	return arranged(period, { groups });
+}
+
+/** The stations of a period as `rotate` takes them: where they are and how hard. */
+export function stationsOf({ context }: Plan, period: Period): RotateInput['stations'] {
+	return period.lanes
+		.filter((lane) => isStation(period, lane))
+		.map(({ id, blocks }) => {
+			const [block] = blocks;
+			const zone = context.zoneById.get(block?.copies[0]?.zoneId ?? '');
+			const drill = context.shelf.find((each) => each.id === block?.drill?.id);
+			const place = zone && { x: zone.x + zone.length / 2, y: zone.y + zone.width / 2 };
+			return { id, ...place, ...(drill && { effort: drill.effort }) };
+		});
+}
+
+/** The edit that takes the groups of a station period through its stations in another way. */
+export function reround(
+	period: Period,
+	{ slots, walk }: RotateOutput,
+	{ walkMetresPerSecond }: { walkMetresPerSecond: number }
+): Arrange {
+	const needed = Math.ceil(walk.longestLeg / walkMetresPerSecond);
+	return arranged(period, {
+		slots: slots.map(({ rest: _rest, ...at }) => at),
+		moveSeconds: Math.min(600, Math.max(period.moveSeconds ?? 0, needed))
+	});
+}
+
+/**
+ * Twice as many groups, each half of one, for rounds in which two meet at a station. The larger halves
+ * come first: a round pairs one of the first with one of the last, so that stations stay alike.
+ */
+export function halvedGroups(period: Period): Group[] {
+	const makeId = idMaker(idsIn(period));
+	const groups = movingGroups(period);
+	const halfOf = ({ players }: Group) => Math.ceil(players.length / 2);
+	const first = groups.map(({ leader: _leader, ...group }, index) => ({
+		...group,
+		bib: index % 8,
+		players: group.players.slice(0, halfOf(group))
+	}));
+	const second = groups.map((group, index) => ({
+		id: makeId(group.id),
+		bib: (groups.length + index) % 8,
+		players: group.players.slice(halfOf(group))
+	}));
+	return [...first, ...second];
+}
+
+/** The same period with these groups in the place of those that go through its stations. */
+export function withGroups(period: Period, groups: readonly Group[]): Period {
+	const moving = new Set(movingGroups(period).map(({ id }) => id));
+	return {
+		...period,
+		groups: [...groups, ...(period.groups ?? []).filter(({ id }) => !moving.has(id))]
+	};
+}

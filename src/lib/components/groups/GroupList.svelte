@@ -1,0 +1,130 @@
+<script lang="ts">
+	import type { GroupOutput } from '$core/grouping';
+	import type { Group } from '$core/model/practice';
+	import type { Context } from '$core/practice';
+	import Bib from '../bib/Bib.svelte';
+	import { bibLook } from '../bib/bibs';
+
+	/** Groups side by side with who is in them; pressing a player keeps them where they are. */
+	let {
+		groups,
+		players,
+		context,
+		pinned,
+		output,
+		onpin
+	}: {
+		groups: readonly Group[];
+		players: readonly (readonly string[])[];
+		context: Context;
+		pinned: readonly string[];
+		output: GroupOutput | null;
+		onpin: (id: string) => void;
+	} = $props();
+
+	const nameOf = (id: string) => context.playerById.get(id)?.name ?? id;
+	function rating(id: string): number | null {
+		const ratings = Object.values(context.playerById.get(id)?.ratings ?? {});
+		return ratings.length > 0
+			? ratings.reduce((sum, each) => sum + each, 0) / ratings.length
+			: null;
+	}
+	function mean(ids: readonly string[]): string {
+		const rated = ids.flatMap((id) => rating(id) ?? []);
+		return rated.length > 0
+			? (rated.reduce((sum, each) => sum + each, 0) / rated.length).toFixed(2)
+			: '';
+	}
+	const skill = (id: string) => context.team.skillAreas.find((each) => each.id === id)?.name ?? id;
+	const spreads = $derived(
+		Object.entries(output?.spread ?? {}).map(([id, value]) => `${skill(id)} ${value.toFixed(2)}`)
+	);
+</script>
+
+<div class="groups">
+	{#each groups as group, index (group.id)}
+		<section aria-label="Group {bibLook(group.bib).letter}">
+			<h3>
+				<Bib bib={group.bib} size={22} />
+				{players[index]?.length ?? 0} players
+				<span>{mean(players[index] ?? [])}</span>
+			</h3>
+			<ul>
+				{#each players[index] ?? [] as id (id)}
+					<li>
+						<button
+							aria-pressed={pinned.includes(id)}
+							title={pinned.includes(id) ? 'Stays in this group' : 'Keep in this group'}
+							onclick={() => onpin(id)}
+						>
+							<span class="pin" aria-hidden="true">{pinned.includes(id) ? '●' : ''}</span>
+							{nameOf(id)}
+							<span class="rating">{rating(id)?.toFixed(1) ?? ''}</span>
+						</button>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/each}
+</div>
+<p class="facts">
+	{#if output}
+		{#if spreads.length > 0}Largest less smallest group mean: {spreads.join(', ')}.{/if}
+		Players of a group have been together {output.repeats} times before.
+	{:else}
+		As they are now. Press a player to keep them in their group.
+	{/if}
+</p>
+
+<style>
+	.groups {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+		gap: 14px 16px;
+	}
+	h3 {
+		display: flex;
+		align-items: center;
+		gap: 7px;
+		font-size: 13px;
+		font-weight: 700;
+		border-bottom: 1px solid var(--ink);
+		padding-bottom: 4px;
+	}
+	h3 span {
+		margin-left: auto;
+		font-weight: 500;
+	}
+	button {
+		display: grid;
+		grid-template-columns: 12px 1fr auto;
+		gap: 3px;
+		width: 100%;
+		min-height: 26px;
+		align-items: center;
+		padding: 1px 0;
+		border: 0;
+		border-bottom: 1px solid var(--rule);
+		background: transparent;
+		color: var(--ink);
+		font: inherit;
+		font-size: 13px;
+		text-align: left;
+		cursor: pointer;
+	}
+	button:hover,
+	button[aria-pressed='true'] {
+		background: var(--chalk-deep);
+	}
+	.pin {
+		color: var(--action);
+	}
+	.rating {
+		color: var(--ink-soft);
+	}
+	.facts {
+		font-size: 13px;
+		line-height: 1.4;
+		padding-top: 12px;
+	}
+</style>

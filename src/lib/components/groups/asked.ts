@@ -1,0 +1,60 @@
+import type { Failure } from '$core/base';
+import type { GroupInput, GroupMode } from '$core/grouping';
+import { movingGroups, type Context } from '$core/practice';
+import type { Period } from '$core/model/practice';
+import type { Meetings } from '$core/season';
+
+/** What a coach wants of groups. */
+export interface Wishes {
+	mode: GroupMode;
+	together: string[][];
+	apart: string[][];
+	/** Players who stay in the group where they are. */
+	pinned: readonly string[];
+}
+
+export const MODES: readonly { mode: GroupMode; name: string; says: string }[] = [
+	{ mode: 'even', name: 'Even', says: 'ratings and units alike in every group' },
+	{ mode: 'tiers', name: 'By strength', says: 'the strongest together, then the next' },
+	{ mode: 'unit', name: 'By unit', says: 'as few units in a group as can be' },
+	{ mode: 'fresh', name: 'Fresh', says: 'players who have been together least' }
+];
+
+/** The question for new groups of a period: the same sizes, with the wishes and what was before. */
+export function askedGroups(
+	period: Period,
+	{ context, wishes, met }: { context: Context; wishes: Wishes; met: Meetings }
+): GroupInput {
+	const groups = movingGroups(period);
+	const ids = new Set(groups.flatMap(({ players }) => players));
+	const pins = groups.flatMap(({ players }, index) =>
+		players.filter((id) => wishes.pinned.includes(id)).map((id) => [id, index] as const)
+	);
+	return {
+		players: [...ids].map((id) => {
+			const { unit, ratings } = context.playerById.get(id) ?? {};
+			return { id, ...(unit && { unit }), ...(ratings && { ratings }) };
+		}),
+		sizes: groups.map(({ players }) => players.length),
+		mode: wishes.mode,
+		together: wishes.together,
+		apart: wishes.apart,
+		pins: Object.fromEntries(pins),
+		met: met.filter(([a, b]) => ids.has(a) && ids.has(b))
+	};
+}
+
+/** Which wishes clash, as a coach calls them; empty where it is something else. */
+export function clashWords(
+	failure: Failure | null,
+	{ together, apart }: Pick<Wishes, 'together' | 'apart'>,
+	name: (id: string) => string
+): string {
+	if (failure?.code !== 'infeasible' || !failure.rules) return '';
+	const words = failure.rules.map((rule) => {
+		if ('id' in rule) return `${name(rule.id)} stays`;
+		const pair = (rule.rule === 'together' ? together : apart)[rule.index] ?? [];
+		return `${pair.map(name).join(' and ')} ${rule.rule}`;
+	});
+	return `These do not go together: ${words.join('; ')}. Drop one of them.`;
+}

@@ -1,0 +1,153 @@
+<script lang="ts">
+	import { Button, Modal, NumberInput, TextInput } from 'carbon-components-svelte';
+	import { onMount, untrack } from 'svelte';
+	import type { Block } from '$core/model/practice';
+	import { drillOf, type Edit } from '$core/practice';
+	import { Planning } from '$lib/state/planning.svelte';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import SearchProgress from '../ui/SearchProgress.svelte';
+	import LineupTable from './LineupTable.svelte';
+	import { fewerPlaces } from './places';
+
+	/** Who plays where in which shift of a game. */
+	let {
+		editor,
+		block,
+		players,
+		onapply,
+		onclose
+	}: {
+		editor: PracticeEditor;
+		block: Block;
+		/** Those who play this block. */
+		players: readonly string[];
+		onapply: (edit: Edit) => void;
+		onclose: () => void;
+	} = $props();
+
+	const SECONDS = 5;
+	const planning = new Planning<'lineup'>();
+	const known = untrack(() => block.lineup?.positions ?? firstPlaces());
+	let places = $state(known.join(', '));
+	let teams: number | null = $state(untrack(() => (players.length >= 2 * known.length ? 2 : 1)));
+	let shifts: number | null = $state(untrack(() => Math.max(1, Math.round(block.minutes / 5))));
+	let fillers: number | null = $state(0);
+	let sits: number | null = $state(1);
+
+	/** The team's places, as many as the drill has on one side. */
+	function firstPlaces(): string[] {
+		const all = editor.context.team.positions ?? [];
+		const spots = drillOf(editor.context, block.drill)?.spots ?? [];
+		const side = Math.max(0, ...spots.map(({ role, count }) => (role === 'worker' ? count : 0)));
+		return fewerPlaces(all, side || all.length);
+	}
+	const positions = $derived(
+		places
+			.split(',')
+			.map((name) => name.trim())
+			.filter(Boolean)
+	);
+	const output = $derived(planning.best);
+
+	onMount(() => () => planning.close());
+
+	function make() {
+		const all = [...new Set(positions)];
+		const input = {
+			// Whose positions nobody has said may play anywhere.
+			players: players.map((id) => ({
+				id,
+				positions: editor.context.playerById.get(id)?.positions ?? all
+			})),
+			positions,
+			teams: teams ?? 1,
+			shifts: shifts ?? 1,
+			fillers: fillers ?? 0,
+			maxSitRow: sits ?? 1
+		};
+		void planning.ask({ kind: 'lineup', input, seconds: SECONDS });
+	}
+	function apply() {
+		if (output) {
+			const lineup = { positions, shifts: output.shifts };
+			onapply({ type: 'set-block', block: block.id, set: { lineup } });
+		}
+		onclose();
+	}
+</script>
+
+<Modal
+	open
+	size="lg"
+	modalHeading="Line-up"
+	primaryButtonText="Use this line-up"
+	primaryButtonDisabled={!output}
+	secondaryButtonText="Leave it"
+	on:click:button--secondary={onclose}
+	on:close={onclose}
+	on:submit={apply}
+>
+	<div class="asked">
+		<div class="wide-field">
+			<TextInput
+				id="lineup-places"
+				labelText="Places of one team, in commas"
+				placeholder="keeper, back, back, forward"
+				bind:value={places}
+			/>
+		</div>
+		<NumberInput id="lineup-teams" labelText="Teams" min={1} max={2} bind:value={teams} />
+		<NumberInput id="lineup-shifts" labelText="Shifts" min={1} max={60} bind:value={shifts} />
+		<NumberInput
+			id="lineup-fillers"
+			labelText="Adults who fill in"
+			min={0}
+			max={60}
+			bind:value={fillers}
+		/>
+		<NumberInput
+			id="lineup-sits"
+			labelText="Shifts to sit in a row"
+			min={0}
+			max={60}
+			bind:value={sits}
+		/>
+		<Button disabled={positions.length === 0} on:click={make}>Make a line-up</Button>
+	</div>
+	<SearchProgress {planning} does="Looking for a fairer line-up" />
+	{#if output}
+		<LineupTable lineup={{ positions, shifts: output.shifts }} context={editor.context} />
+		<p>
+			{output.spread === 0
+				? 'Everyone plays the same number of shifts.'
+				: `Shifts differ by ${output.spread} at most.`}
+			{output.sitRow <= (sits ?? 1)
+				? `Nobody sits more than ${output.sitRow} in a row.`
+				: `Somebody must sit ${output.sitRow} in a row: more sit than play.`}
+			{output.preferred} places are played by somebody who likes none better{output.fillers > 0
+				? `, ${output.fillers} are filled in`
+				: ''}.
+		</p>
+	{/if}
+</Modal>
+
+<style>
+	.asked {
+		display: grid;
+		grid-template-columns: repeat(4, minmax(130px, 1fr)) auto;
+		gap: 14px;
+		align-items: end;
+	}
+	.wide-field {
+		grid-column: 1 / -1;
+	}
+	p {
+		padding-top: 12px;
+		line-height: 1.4;
+	}
+	@media (max-width: 672px) {
+		.asked {
+			grid-template-columns: 1fr 1fr;
+		}
+	}
+</style>

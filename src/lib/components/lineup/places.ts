@@ -1,0 +1,28 @@
+import type { GamePlan } from '$core/model/practice';
+
+/** The places of a line-up in order: the key of each and how it is called. */
+export function placesOf({ positions, shifts }: GamePlan): { key: string; words: string }[] {
+	const keys = Object.keys(shifts[0]?.at ?? {});
+	const teams = new Set(keys.map((key) => key.split(':')[0])).size;
+	return keys
+		.map((key) => ({ key, at: key.split(':').map(Number) }))
+		.sort((a, b) => a.at[0] - b.at[0] || a.at[1] - b.at[1])
+		.map(({ key, at: [team, index] }) => {
+			const name = positions[index] ?? String(index + 1);
+			return { key, words: teams > 1 ? `${name}, team ${team + 1}` : name };
+		});
+}
+
+/**
+ * Places of a smaller team: of the position that has most, the last is left out until `count` are left.
+ * A team that is small enough stays as it is.
+ */
+export function fewerPlaces(positions: readonly string[], count: number): string[] {
+	let kept = [...positions];
+	while (kept.length > Math.max(1, count)) {
+		const times = (name: string) => kept.filter((each) => each === name).length;
+		const most = kept.reduce((a, b) => (times(b) > times(a) ? b : a));
+		kept = kept.toSpliced(kept.lastIndexOf(most), 1);
+	}
+	return kept;
+}

@@ -1,0 +1,146 @@
+<script lang="ts">
+	import { Modal, RadioButton, RadioButtonGroup } from 'carbon-components-svelte';
+	import { onMount } from 'svelte';
+	import type { Period } from '$core/model/practice';
+	import {
+		drillOf,
+		halvedGroups,
+		isStation,
+		movingGroups,
+		reround,
+		stationsOf,
+		withGroups,
+		type Edit
+	} from '$core/practice';
+	import { Planning } from '$lib/state/planning.svelte';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import Bib from '../bib/Bib.svelte';
+	import SearchProgress from '../ui/SearchProgress.svelte';
+
+	/** Another way through the stations of a period: one round for all, or new partners at each. */
+	let {
+		editor,
+		period,
+		onapply,
+		onclose
+	}: {
+		editor: PracticeEditor;
+		period: Period;
+		onapply: (edit: Edit) => void;
+		onclose: () => void;
+	} = $props();
+
+	const planning = new Planning<'rotate'>();
+	type Way = 'round' | 'meet';
+	let way = $state<Way>('round');
+
+	const lanes = $derived(period.lanes.filter((lane) => isStation(period, lane)));
+	/** Who goes round: halves of the groups where two are to meet at a station. */
+	const groups = $derived(way === 'meet' ? halvedGroups(period) : movingGroups(period));
+	const output = $derived(planning.best);
+	const names = $derived(
+		new Map(
+			lanes.map(({ id, blocks }) => [id, drillOf(editor.context, blocks[0]?.drill)?.name ?? id])
+		)
+	);
+	const bibs = (ids: readonly string[] | undefined) =>
+		(ids ?? []).flatMap((id) => groups.find((group) => group.id === id)?.bib ?? []);
+
+	// What is asked follows the way that is chosen.
+	$effect(() => {
+		const stations = stationsOf(editor, period).map((station) => ({
+			...station,
+			holds: way === 'meet' ? 2 : 1
+		}));
+		const rules = { hardFrom: editor.context.limits.hardEffort, meet: way === 'meet' };
+		const input = {
+			groups: groups.map(({ id }) => id),
+			stations,
+			slots: period.slots?.length,
+			rules
+		};
+		void planning.ask({ kind: 'rotate', input, seconds: 1 });
+	});
+	onMount(() => () => planning.close());
+
+	function apply() {
+		if (output) onapply(reround(withGroups(period, groups), output, editor.context.limits));
+		onclose();
+	}
+</script>
+
+<Modal
+	open
+	modalHeading="Through the stations of {period.name}"
+	primaryButtonText="Go round like this"
+	primaryButtonDisabled={!output}
+	secondaryButtonText="Leave it as it is"
+	on:click:button--secondary={onclose}
+	on:close={onclose}
+	on:submit={apply}
+>
+	<RadioButtonGroup
+		legendText="How"
+		orientation="vertical"
+		selected={way}
+		on:change={(event) => (way = event.detail as Way)}
+	>
+		<RadioButton value="round" labelText="One round for all: hard stations apart, short ways" />
+		<RadioButton value="meet" labelText="Halves of the groups meet a new half at each station" />
+	</RadioButtonGroup>
+	<SearchProgress {planning} does="Looking for a way through" />
+	{#if output}
+		<table>
+			<thead>
+				<tr>
+					<th scope="col">Slot</th>
+					{#each lanes as { id } (id)}<th scope="col">{names.get(id)}</th>{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each output.slots as slot, index (index)}
+					<tr>
+						<th scope="row">{index + 1}</th>
+						{#each lanes as { id } (id)}
+							<td>
+								{#each bibs(slot[id]) as bib, place (place)}<Bib {bib} size={24} />{/each}
+							</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<p>
+			The longest way between two stations is {Math.round(output.walk.longestLeg)} m.
+			{output.hardAfterHard === 0
+				? 'Nobody goes from a hard station straight to a hard one.'
+				: `Groups go ${output.hardAfterHard} times from a hard station straight to a hard one.`}
+			{#if way === 'meet'}No two halves meet twice.{/if}
+		</p>
+	{/if}
+</Modal>
+
+<style>
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th,
+	td {
+		text-align: left;
+		padding: 5px 8px;
+		border-bottom: 1px solid var(--rule);
+		font-size: 13px;
+	}
+	thead th {
+		border-bottom-color: var(--ink);
+		font-weight: 700;
+	}
+	td :global(svg) {
+		vertical-align: middle;
+	}
+	p {
+		padding-top: 12px;
+		line-height: 1.4;
+	}
+</style>
