@@ -103,7 +103,10 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	// A hard drill alone is warned about; the fix puts a warm-up in front.
 	await shelf.getByRole('button', { name: /^Channel duel/ }).click();
 	await expect(page.getByText(/is hard work .* after 0 minutes of warm-up/)).toBeVisible();
-	await page.getByRole('button', { name: /^Add Tide lines|^Add Buoy tag/ }).click();
+	await page
+		.getByRole('button', { name: /^Add Tide lines|^Add Buoy tag/ })
+		.first()
+		.click();
 	await expect(page.getByText(/is hard work/)).toBeHidden();
 
 	// Minutes by keys, the order by buttons, and taking a period out again.

@@ -18,6 +18,14 @@ interface Shot {
 const atMinute = (minute: number) => (page: Page) =>
 	page.getByRole('slider', { name: 'Now-line' }).fill(String(minute * 60));
 
+/** Selects a block and opens a dialog of its period. */
+async function openFor(page: Page, block: string, button: string): Promise<void> {
+	await page.locator('.block').filter({ hasText: block }).first().click();
+	await page.getByRole('button', { name: button, exact: true }).click();
+	await page.getByRole('dialog').waitFor();
+	await page.waitForTimeout(400);
+}
+
 /** One current picture of each main view. */
 const SHOTS: readonly Shot[] = [
 	{ file: 'board', path: BOARD, width: 1280, height: 800, reach: atMinute(39) },
@@ -42,6 +50,49 @@ const SHOTS: readonly Shot[] = [
 			await page.keyboard.press('s');
 			await page.getByRole('dialog').waitFor();
 			await page.waitForTimeout(400);
+		}
+	},
+	{
+		file: 'board-groups',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await atMinute(39)(page);
+			await page.getByLabel('Lanes').selectOption('group');
+		}
+	},
+	{
+		file: 'groups',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await openFor(page, 'Channel duel', 'Groups');
+			await page.getByRole('button', { name: 'Make groups' }).click();
+			await page.getByText('Largest less smallest').waitFor();
+		}
+	},
+	{
+		file: 'rotation',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await openFor(page, 'Channel duel', 'Rotation');
+			await page.getByText('Halves of the groups meet').click();
+			await page.getByText('No two halves meet twice.').waitFor();
+		}
+	},
+	{
+		file: 'lineup',
+		path: BOARD,
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await openFor(page, 'Eight a side', 'Line-up');
+			await page.getByRole('button', { name: 'Make a line-up' }).click();
+			await page.getByText('Shift 4').waitFor();
 		}
 	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },

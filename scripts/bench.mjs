@@ -6,5 +6,6 @@ process.chdir(ROOT);
 install();
 build();
 run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', 'scripts/bench/engine.ts']);
-run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', 'scripts/bench/application.ts']);
+for (const part of ['groups', 'lineups', 'application'])
+	run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', `scripts/bench/${part}.ts`]);
 run('node', ['scripts/sizes.mjs']);

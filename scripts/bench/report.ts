@@ -22,9 +22,9 @@ export function report({ name, milliseconds, bound, of }: Measure): void {
 	);
 }
 
-/** Times of `run`, `times` over, after some runs that warm up. */
-export function time(run: () => void, times: number): number[] {
-	for (let k = 0; k < 10; k += 1) run();
+/** Times of `run`, `times` over, after `warm` runs that warm up. */
+export function time(run: () => void, times: number, warm = 10): number[] {
+	for (let k = 0; k < warm; k += 1) run();
 	return Array.from({ length: times }, () => {
 		const start = performance.now();
 		run();

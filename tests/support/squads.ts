@@ -1,5 +1,6 @@
 import { randomInt, randomLcg } from 'd3-random';
 import type { GroupInput } from '../../src/core/grouping';
+import type { LineupInput } from '../../src/core/rotation';
 
 /** A random squad with four ratings, three or four units, and a keeper for each group. */
 export function randomSquad(count: number, groups: number, seed: number): GroupInput['players'] {
@@ -33,5 +34,30 @@ export function randomRequest(sizes: number[], seed: number): GroupInput {
 		pins: { [take()]: 0 },
 		eachHas: [{ role: 'keeper', min: 1 }],
 		seed
+	};
+}
+
+/** A request for a line-up: each likes one position and may play up to two others. */
+export function randomLineup({
+	players,
+	places,
+	shifts,
+	seed
+}: {
+	players: number;
+	places: number;
+	shifts: number;
+	seed: number;
+}): LineupInput {
+	const random = randomInt.source(randomLcg(seed / 313));
+	const positions = Array.from({ length: places }, (_, k) => `at ${k}`);
+	const others = () => [0, 1].map(() => positions[random(places)()]);
+	return {
+		players: Array.from({ length: players }, (_, k) => ({
+			id: `p${k}`,
+			positions: [...new Set([positions[k % places], ...others()])].slice(0, 1 + random(3)())
+		})),
+		positions,
+		shifts
 	};
 }

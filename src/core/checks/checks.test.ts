@@ -199,6 +199,16 @@ describe('check', () => {
 			});
 		});
 
+	test('lets a player be nowhere who is kept out of all that runs', () => {
+		const practice = faulty['restricted-player']();
+		const [finding] = of(practice, 'restricted-player');
+		expect(
+			of(after(practice, finding.fixes[0]), 'player-unplaced').filter(
+				({ at }) => at.period === 'game'
+			)
+		).toEqual([]);
+	});
+
 	test('lists what would stop the practice first', () => {
 		const order = find(faulty['over-time']()).map(({ severity }) => severity);
 		expect(order).toEqual(

@@ -1,9 +1,10 @@
 import type { Period } from '../model/practice';
-import { playersOfLane, type Edit } from '../practice';
+import { drillOf, playersOfLane, type Edit } from '../practice';
 import type { Finding, Rule } from './finding';
+import { restrictionOn } from './restrictedPlayer';
 
 /** A player who is expected has no place in a period that places others. */
-export const playerUnplaced: Rule = ({ practice }) =>
+export const playerUnplaced: Rule = ({ practice, context }) =>
 	practice.periods.flatMap((period): Finding[] => {
 		const [lane] = period.lanes;
 		if (!lane) return [];
@@ -12,7 +13,15 @@ export const playerUnplaced: Rule = ({ practice }) =>
 			...grouped,
 			...period.lanes.flatMap((each) => playersOfLane(period, each))
 		]);
-		const missing = practice.expected.filter((id) => !placed.has(id));
+		const drills = period.lanes.flatMap(({ blocks }) =>
+			blocks.flatMap((block) => drillOf(context, block.drill) ?? [])
+		);
+		// Who is kept out of all that runs has no place to be put into.
+		const day = { date: practice.date, limits: context.limits };
+		const isKeptOut = (id: string) =>
+			drills.length > 0 &&
+			drills.every((drill) => restrictionOn(context.playerById.get(id), drill, day));
+		const missing = practice.expected.filter((id) => !placed.has(id) && !isKeptOut(id));
 		if (missing.length === 0) return [];
 		return [
 			{

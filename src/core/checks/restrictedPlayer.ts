@@ -4,7 +4,7 @@ import type { Finding, Rule } from './finding';
 import { withoutPlayer } from './fixes';
 
 /** The restriction that keeps a player out of a drill on a day, or undefined. */
-function restrictionOn(
+export function restrictionOn(
 	player: Player | undefined,
 	drill: Drill,
 	{ date, limits }: { date: string; limits: Limits }

@@ -79,7 +79,13 @@ export function runTurns(
 	const sideOf = sideClock(drill.sides, runSeconds);
 	const open: OpenTurn[] = [];
 
-	const canStart = () => spots.every(({ count }, spot) => lines.length(spot) >= count);
+	const counts = spots.map(({ count }) => count);
+	const mosts = spots.map(({ count, upTo }) => upTo ?? count);
+	function canStart(): boolean {
+		for (let spot = 0; spot < counts.length; spot += 1)
+			if (lines.length(spot) < counts[spot]) return false;
+		return true;
+	}
 
 	function start(number: number, startSecond: number): void {
 		const endSecond = startSecond + workSeconds;
@@ -95,8 +101,7 @@ export function runTurns(
 			spots: []
 		};
 		for (let spot = 0; spot < spots.length; spot += 1) {
-			const { count, upTo } = spots[spot];
-			const taken = upTo === undefined ? count : Math.min(upTo, lines.length(spot));
+			const taken = Math.min(mosts[spot], lines.length(spot));
 			for (let k = 0; k < taken; k += 1) {
 				turn.players.push(lines.takeFront(spot));
 				turn.spots.push(spot);

@@ -133,8 +133,11 @@ function spread(values: readonly number[]): Spread {
 
 /** Sums over the steps of a climb, by player. */
 function sumUp(runners: readonly Runner[], steps: readonly Step[], tallies: readonly Tally[]) {
-	const sum = (of: (tally: Tally) => number[], player: number) =>
-		tallies.reduce((total, tally) => total + of(tally)[player], 0);
+	const sum = (of: (tally: Tally) => number[], player: number) => {
+		let total = 0;
+		for (const tally of tallies) total += of(tally)[player];
+		return total;
+	};
 	const running = steps.reduce((total, { runSeconds }) => total + runSeconds, 0);
 	const names = [...new Set(steps.flatMap(({ drill }) => drill.sides?.names ?? []))];
 	const sideReps = (name: string, player: number) =>

@@ -260,7 +260,7 @@ const DEALS = 5000;
 const MOVES_A_DEAL = 40;
 
 /** Rounds of cooling after which few players are looked through one division after another. */
-const ROUNDS_BEFORE_EXACT = 5;
+const ROUNDS_BEFORE_EXACT = 2;
 
 /**
  * Searches for the division with the least score and reports after a fixed amount of work, for ever or

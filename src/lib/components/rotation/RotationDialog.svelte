@@ -137,6 +137,11 @@
 		font-weight: 700;
 	}
 	td :global(svg) {
+		display: inline-block;
+		vertical-align: middle;
+		margin-right: 4px;
+	}
+	tbody th {
 		vertical-align: middle;
 	}
 	p {

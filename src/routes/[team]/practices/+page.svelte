@@ -90,6 +90,8 @@
 	}
 	header {
 		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 16px;
 		justify-content: space-between;
 		align-items: end;
 		padding-bottom: 12px;
