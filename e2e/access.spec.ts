@@ -23,6 +23,17 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
 	['templates', '/saltmarsh/practices/templates', async () => {}],
+	['teams', '/teams', async () => {}],
+	['new team', '/teams/new', async () => {}],
+	[
+		'removing a team',
+		'/teams',
+		async (page) =>
+			page
+				.getByRole('button', { name: /^Remove/ })
+				.first()
+				.click()
+	],
 	['data', '/data', async () => {}],
 	['board', TUESDAY, async () => {}],
 	['board with a period', TUESDAY, async (page) => page.locator('.block').nth(2).click()],

@@ -13,7 +13,7 @@ async function load(): Promise<PGlite> {
 /** The test database of this process, filled with the demo and nothing else. */
 export async function demoDb(): Promise<Db> {
 	const db = await (holder.testDb ??= load());
-	await db.exec('truncate team cascade');
+	await db.exec('truncate team, installation cascade');
 	await seedDemo(db, '2027-04-06');
 	return db;
 }

@@ -12,6 +12,8 @@ const reading: Access = { who: 'local', mostBytes: 0 };
 export const ACCESS: Readonly<Record<string, Access>> = {
 	'/': reading,
 	'/health': reading,
+	'/teams': { who: 'local', mostBytes: 4000 },
+	'/teams/new': { who: 'local', mostBytes: 64_000 },
 	'/data': { who: 'local', mostBytes: 31_000_000 },
 	'/data/export': reading,
 	'/[team]/practices': { who: 'local', mostBytes: 4000 },

@@ -11,7 +11,7 @@
 
 <svelte:head><title>Data · Field Plan</title></svelte:head>
 
-<TopBar team={data.teams[0] ?? { id: '', name: 'No team yet' }} current="data" />
+<TopBar team={data.teams[0]} current="data" />
 <main>
 	<h1 class="wide">Everything out and in</h1>
 	{#if misfit}

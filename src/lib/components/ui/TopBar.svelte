@@ -7,8 +7,9 @@
 		current,
 		children
 	}: {
-		team: { id: string; name: string };
-		current: 'practices' | 'board' | 'data';
+		/** The team that is worked on; none where teams are chosen. */
+		team?: { id: string; name: string };
+		current: 'teams' | 'practices' | 'board' | 'data';
 		children?: Snippet;
 	} = $props();
 </script>
@@ -16,15 +17,18 @@
 <header>
 	<a class="brand wide" href="/">Field Plan</a>
 	<nav aria-label="Main">
-		<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}
-			>Practices</a
-		>
+		<a href="/teams" aria-current={current === 'teams' ? 'page' : undefined}>Teams</a>
+		{#if team}
+			<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}
+				>Practices</a
+			>
+		{/if}
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
 		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>Data</a>
 	</nav>
 	<p>
 		{#if children}<span class="state">{@render children()}</span>{/if}
-		<span>{team.name}</span>
+		{#if team}<a href="/teams" title="All teams">{team.name}</a>{/if}
 	</p>
 </header>
 

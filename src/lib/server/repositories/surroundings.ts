@@ -49,6 +49,32 @@ export async function listTeams(db: Queryable): Promise<{ id: string; name: stri
 	return rows;
 }
 
+/** A team in a list. */
+export interface TeamLine {
+	id: string;
+	name: string;
+	sport: string;
+	players: number;
+	practices: number;
+}
+
+/** Teams in order of their names, with how much there is of them. */
+export async function listTeamLines(db: Queryable): Promise<TeamLine[]> {
+	const { rows } = await db.query<TeamLine>(
+		`select t.id, t.body ->> 'name' as name, t.body ->> 'sport' as sport,
+			(select count(*)::int from person p where p.team_id = t.id and p.kind = 'player') as players,
+			(select count(*)::int from practice q where q.team_id = t.id) as practices
+		 from team t order by t.body ->> 'name', t.id`
+	);
+	return rows;
+}
+
+/** Takes a team away with all that is its own; false where there is none of this id. */
+export async function deleteTeam(db: Queryable, teamId: string): Promise<boolean> {
+	const { affectedRows } = await db.query('delete from team where id = $1', [teamId]);
+	return affectedRows === 1;
+}
+
 /** The team, or undefined. */
 export async function findTeam(db: Queryable, teamId: string): Promise<Team | undefined> {
 	const { rows } = await db.query<{ body: Team }>('select body from team where id = $1', [teamId]);

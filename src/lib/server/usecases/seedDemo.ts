@@ -68,13 +68,24 @@ function toWhole({ players, adults, season, ground, drills, ...rest }: Surroundi
 	};
 }
 
+/** Whether the demo was never put here: what a coach has removed stays away. */
+async function isFirstTime(db: Db): Promise<boolean> {
+	const { rows } = await db.query(`select 1 from installation where step = 'demo'`);
+	return rows.length === 0;
+}
+
+/** Ids of the teams of the demo. */
+export const demoTeams = (): string[] => readDemo().map(({ surroundings }) => surroundings.team.id);
+
 /**
  * Fills an empty database with the demo, in one transaction; leaves any other as it is. Practices
  * before `today` are done as they were planned.
  */
 export async function seedDemo(db: Db, today: string): Promise<void> {
-	if ((await listTeams(db)).length > 0) return;
+	if (!(await isFirstTime(db))) return;
 	await db.transaction(async (tx) => {
+		await tx.query(`insert into installation (step) values ('demo')`);
+		if ((await listTeams(tx)).length > 0) return;
 		for (const { surroundings, practices } of readDemo()) {
 			await writeWholeTeam(tx, toWhole(surroundings));
 			for (const practice of practices) {

@@ -1,0 +1,30 @@
+import { expect, figure, open, test } from './fixtures';
+
+test('a new team starts from a sport kit and lands on an empty practice; the demo is removed', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/teams`);
+	await page.getByRole('link', { name: 'New team' }).click();
+	await page.getByLabel('Name', { exact: true }).fill('Tern Point Juniors');
+	await page.getByLabel('Sport').selectOption({ label: 'Team handball' });
+	await page.getByLabel('Head coach').fill('Ines Marlow');
+	await page.getByLabel('Oldest, years').fill('3');
+	await page.getByLabel(/^Players, one a line/).fill('7 Ada Lind\n8 Bo Farrow\nCy Ötker');
+	await page.getByLabel('Oldest, years').fill('11');
+	await page.getByRole('button', { name: 'Make the team' }).click();
+	await expect(page.getByText('is younger than the youngest').first()).toBeVisible();
+	await page.getByLabel('Oldest, years').fill('13');
+	await page.getByRole('button', { name: 'Make the team' }).click();
+	await expect(page.getByText('This practice is empty. Put a warm-up')).toBeVisible();
+	expect(await figure(page, 'players here')).toBe('3 of 3');
+	await expect(page.getByRole('img', { name: /The ground with 3 players/ })).toBeVisible();
+
+	await page.getByRole('link', { name: 'Teams' }).click();
+	await page.getByRole('button', { name: 'Remove Saltmarsh Hockey, under 16' }).click();
+	await page.getByRole('button', { name: 'Remove the team and all of it' }).click();
+	await expect(page.getByRole('link', { name: /Saltmarsh/ })).toBeHidden();
+	await open(page, server.url);
+	await expect(page.getByRole('heading', { name: 'Practices' })).toBeVisible();
+	expect((await page.request.get(`${server.url}/saltmarsh/practices`)).status()).toBe(404);
+});

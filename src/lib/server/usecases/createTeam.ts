@@ -1,0 +1,166 @@
+import { nanoid } from 'nanoid';
+import Type, { type Static } from 'typebox';
+import { fail, ok, type Result } from '$core/base';
+import { closed, Id, Name } from '$core/model/fields';
+import type { Sport } from '$core/model/sport';
+import type { Misfit } from '../../../doors';
+import type { Db, Queryable } from '../database';
+import { listTeams } from '../repositories/surroundings';
+import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
+import { createPractice } from './createPractice';
+import { readDemo } from './seedDemo';
+import { listSports } from './sports';
+
+/** What a coach says of a new team: enough to plan the first practice. */
+export const NewTeam = Type.Object(
+	{
+		name: Name,
+		sport: Id,
+		from: Type.Integer({ minimum: 4, maximum: 99 }),
+		to: Type.Integer({ minimum: 4, maximum: 99 }),
+		coach: Name,
+		timeZone: Name,
+		/** A player a line, a number before the name where there is one. */
+		players: Type.String({ maxLength: 40_000 })
+	},
+	closed
+);
+export type NewTeam = Static<typeof NewTeam>;
+
+const MOST_PLAYERS = 300;
+const FIRST_MINUTES = 60;
+const DAY = 24 * 60 * 60 * 1000;
+
+interface FirstPlayer {
+	name: string;
+	number?: number;
+}
+
+/** Players of pasted lines: `7 Ada Lind`, `Ada Lind`; a misfit names the line. */
+export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
+	const players: FirstPlayer[] = [];
+	for (const [index, line] of text.split(/\r?\n/).entries()) {
+		const match = /^\s*(?:(\d{1,3})[\s.,;:)]+)?(.*?)[\s,;]*$/.exec(line);
+		const name = match?.[2] ?? '';
+		if (name === '') continue;
+		const path = `players, line ${index + 1}`;
+		if (name.length > 200) return fail({ path, message: 'is longer than a name' });
+		if (players.length === MOST_PLAYERS)
+			return fail({ path, message: `is one too many: at most ${MOST_PLAYERS} players` });
+		players.push({ name, ...(match?.[1] && { number: Number(match[1]) }) });
+	}
+	return ok(players);
+}
+
+/** An id made of the team's name that no other team has. */
+async function freeId(db: Queryable, name: string): Promise<string> {
+	const stem =
+		name
+			.normalize('NFKD')
+			.toLowerCase()
+			.replace(/[^a-z0-9]+/g, '-')
+			.replace(/^-|-$/g, '')
+			.slice(0, 40) || 'team';
+	const taken = new Set([...(await listTeams(db)).map(({ id }) => id), 'teams', 'data', 'health']);
+	let id = stem;
+	for (let number = 2; taken.has(id); number += 1) id = `${stem}-${number}`;
+	return id;
+}
+
+/** The Monday of the week of a day. */
+function mondayOf(day: string): string {
+	const date = Date.parse(day);
+	const weekday = new Date(date).getUTCDay() || 7;
+	return new Date(date - (weekday - 1) * DAY).toISOString().slice(0, 10);
+}
+
+/** Drills that ship with the application and suit a sport. */
+function drillsFor(sport: string) {
+	const drills = readDemo().flatMap(({ surroundings }) => surroundings.drills);
+	const suits = drills.filter(({ sports }) => sports.includes(sport) || sports.includes('any'));
+	return [...new Map(suits.map((drill) => [drill.id, { ...drill, revision: 1 }])).values()];
+}
+
+function wholeTeam(
+	{ name, from, to, coach, timeZone }: NewTeam,
+	{ id, sport, players, today }: { id: string; sport: Sport; players: FirstPlayer[]; today: string }
+): WholeTeam {
+	const nothing = { units: [], ratings: [] };
+	return {
+		team: {
+			format: 'fieldplan/team@1',
+			team: {
+				id,
+				name,
+				sport: sport.id,
+				ages: { from, to },
+				timeZone,
+				skillAreas: sport.skillAreas.map(({ id: skill, name: called }) => ({
+					id: skill,
+					name: called
+				})),
+				units: sport.units,
+				positions: sport.team
+			},
+			seasons: [{ id: 'first', name: 'First season', firstDay: mondayOf(today), weeks: 12 }],
+			people: [
+				...players.map((player, index) => ({
+					id: `p${index + 1}`,
+					kind: 'player' as const,
+					...player,
+					...nothing
+				})),
+				{ id: 'head', kind: 'adult' as const, name: coach, role: 'head coach', ...nothing }
+			],
+			grounds: [sport.ground],
+			kit: sport.kit
+		},
+		drills: drillsFor(sport.id),
+		practices: [],
+		templates: [],
+		ledger: { format: 'fieldplan/ledger@1', rows: [] }
+	};
+}
+
+/**
+ * Stores a new team from a sport kit with its first players and an empty practice for `today`. Gives the
+ * ids of both; a misfit names the field, or the line of a player, at fault.
+ */
+export async function createTeam(
+	db: Db,
+	{ wanted, today }: { wanted: NewTeam; today: string }
+): Promise<Result<{ team: string; practice: string }, Misfit>> {
+	const sport = listSports().find(({ id }) => id === wanted.sport);
+	if (!sport) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
+	if (wanted.name.trim() === '') return fail({ path: 'name', message: 'needs a word' });
+	if (wanted.to < wanted.from)
+		return fail({ path: 'to', message: `is younger than the youngest, ${wanted.from}` });
+	if (!isTimeZone(wanted.timeZone)) return fail({ path: 'timeZone', message: 'is no time zone' });
+	const players = readPlayers(wanted.players);
+	if (!players.ok) return players;
+	const id = await freeId(db, wanted.name);
+	const whole = wholeTeam(wanted, { id, sport, players: players.value, today });
+	await db.transaction((tx) => writeWholeTeam(tx, whole));
+	const practice = await createPractice(db, {
+		teamId: id,
+		id: nanoid(12),
+		wanted: {
+			date: today,
+			start: '18:00',
+			minutes: FIRST_MINUTES,
+			place: sport.ground.name,
+			expected: players.value.map((_, index) => `p${index + 1}`),
+			adults: ['head']
+		}
+	});
+	return practice.ok ? ok({ team: id, practice: practice.value.id }) : practice;
+}
+
+function isTimeZone(name: string): boolean {
+	try {
+		new Intl.DateTimeFormat('en', { timeZone: name });
+		return true;
+	} catch {
+		return false;
+	}
+}

@@ -1,0 +1,27 @@
+import { fail } from '@sveltejs/kit';
+import { useDb } from '$lib/server/app';
+import { deleteTeam, listTeamLines } from '$lib/server/repositories/surroundings';
+import { demoTeams } from '$lib/server/usecases/seedDemo';
+import { listSports } from '$lib/server/usecases/sports';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => {
+	const demo = demoTeams();
+	const sports = new Map(listSports().map(({ id, name }) => [id, name]));
+	const teams = await listTeamLines(await useDb());
+	return {
+		teams: teams.map((team) => ({
+			...team,
+			sport: sports.get(team.sport) ?? team.sport,
+			isDemo: demo.includes(team.id)
+		}))
+	};
+};
+
+export const actions: Actions = {
+	remove: async ({ request }) => {
+		const id = String((await request.formData()).get('team') ?? '');
+		if (!(await deleteTeam(await useDb(), id)))
+			return fail(400, { message: 'There is no such team.' });
+	}
+};

@@ -1,0 +1,125 @@
+<script lang="ts">
+	import { Button, Modal } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import type { PageData } from './$types';
+
+	let { data }: { data: PageData } = $props();
+
+	let leaving = $state<{ id: string; name: string } | null>(null);
+	let form: HTMLFormElement | undefined = $state();
+	const count = (number: number, one: string, many: string) =>
+		number === 1 ? `1 ${one}` : `${number} ${many}`;
+</script>
+
+<svelte:head><title>Teams · Field Plan</title></svelte:head>
+
+<TopBar current="teams" />
+<main>
+	<header>
+		<div>
+			<h1 class="wide">Teams</h1>
+			<p>Each has its own squad, ground, drills and practices.</p>
+		</div>
+		<Button size="small" href="/teams/new">New team</Button>
+	</header>
+	<ul>
+		{#each data.teams as team (team.id)}
+			<li>
+				<a href="/{team.id}/practices">{team.name}</a>
+				<span>{team.sport}</span>
+				<span>{count(team.players, 'player', 'players')}</span>
+				<span>{count(team.practices, 'practice', 'practices')}</span>
+				<span>{team.isDemo ? 'made up, to try things' : ''}</span>
+				<button
+					class="link"
+					aria-label="Remove {team.name}"
+					onclick={() => (leaving = { id: team.id, name: team.name })}>Remove</button
+				>
+			</li>
+		{:else}
+			<li class="empty">
+				There is no team yet. <a href="/teams/new">Make the first one</a>: its name, its sport, and
+				who plays.
+			</li>
+		{/each}
+	</ul>
+</main>
+
+<form method="POST" action="?/remove" bind:this={form} use:enhance hidden>
+	<input type="hidden" name="team" value={leaving?.id ?? ''} />
+</form>
+{#if leaving}
+	<Modal
+		open
+		danger
+		size="sm"
+		modalHeading="Remove {leaving.name}?"
+		primaryButtonText="Remove the team and all of it"
+		secondaryButtonText="Keep it"
+		on:click:button--secondary={() => (leaving = null)}
+		on:close={() => (leaving = null)}
+		on:submit={() => {
+			form?.requestSubmit();
+			leaving = null;
+		}}
+	>
+		<p>
+			Its squad, drills, practices and what was counted go with it. Under Data it can be kept first.
+		</p>
+	</Modal>
+{/if}
+
+<style>
+	main {
+		padding: 14px 16px 40px;
+		max-width: 1240px;
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 16px;
+		justify-content: space-between;
+		align-items: end;
+		padding-bottom: 12px;
+		border-bottom: 1px solid var(--ink);
+	}
+	h1 {
+		font-size: 21px;
+		font-weight: 750;
+	}
+	header p {
+		color: var(--ink-soft);
+		font-size: 13px;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 2fr 1.2fr 0.8fr 0.8fr 1.2fr auto;
+		gap: 4px 16px;
+		align-items: baseline;
+		padding: 11px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	li.empty {
+		display: block;
+		font-size: 15px;
+	}
+	li a {
+		font-weight: 700;
+		font-size: 15px;
+		color: var(--action);
+	}
+	.link {
+		font-weight: 600;
+		font-size: 13px;
+		padding: 0;
+	}
+	@media (max-width: 672px) {
+		li {
+			grid-template-columns: 1fr 1fr;
+		}
+		li a {
+			grid-column: 1 / -1;
+		}
+	}
+</style>

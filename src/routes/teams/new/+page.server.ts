@@ -1,0 +1,33 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { useConfig, useDb } from '$lib/server/app';
+import { createTeam, NewTeam } from '$lib/server/usecases/createTeam';
+import { listSports } from '$lib/server/usecases/sports';
+import { readShape } from '../../../doors';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = () => ({
+	sports: listSports().map(({ id, name }) => ({ id, name }))
+});
+
+const text = (form: FormData, key: string) => String(form.get(key) ?? '');
+
+export const actions: Actions = {
+	default: async ({ request }) => {
+		const form = await request.formData();
+		const wanted = readShape(NewTeam, {
+			name: text(form, 'name'),
+			sport: text(form, 'sport'),
+			from: Number(text(form, 'from') || NaN),
+			to: Number(text(form, 'to') || NaN),
+			coach: text(form, 'coach'),
+			timeZone: text(form, 'timeZone'),
+			players: text(form, 'players')
+		});
+		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
+		const { today } = await useConfig();
+		const created = await createTeam(await useDb(), { wanted: wanted.value, today });
+		if (!created.ok) return fail(400, { misfit: created.failure });
+		const { team, practice } = created.value;
+		redirect(303, `/${encodeURIComponent(team)}/practices/${practice}`);
+	}
+};
