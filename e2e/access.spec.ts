@@ -23,6 +23,7 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
 	['templates', '/saltmarsh/practices/templates', async () => {}],
+	['limits', '/saltmarsh/limits', async () => {}],
 	['teams', '/teams', async () => {}],
 	['new team', '/teams/new', async () => {}],
 	[

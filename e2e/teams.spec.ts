@@ -1,4 +1,4 @@
-import { expect, figure, open, test } from './fixtures';
+import { expect, figure, open, test, TUESDAY } from './fixtures';
 
 test('a new team starts from a sport kit and lands on an empty practice; the demo is removed', async ({
 	page,
@@ -27,4 +27,24 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await open(page, server.url);
 	await expect(page.getByRole('heading', { name: 'Practices' })).toBeVisible();
 	expect((await page.request.get(`${server.url}/saltmarsh/practices`)).status()).toBe(404);
+});
+
+test('limits are set for a team, checked against, and taken back', async ({ page, server }) => {
+	await open(page, `${server.url}/saltmarsh/limits`);
+	await page.getByLabel('Between two drinks, min').fill('40');
+	await page.getByRole('button', { name: 'Save the limits' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await expect(page.getByText('otherwise 20 min')).toBeVisible();
+	await open(page, `${server.url}${TUESDAY}`);
+	await expect(page.getByText('To mend: 7')).toBeVisible();
+	await expect(page.getByText(/without water/)).toBeHidden();
+
+	await open(page, `${server.url}/saltmarsh/limits`);
+	await page.getByRole('spinbutton', { name: 'under' }).nth(1).fill('3');
+	await page.getByRole('button', { name: 'Save the limits' }).click();
+	await expect(page.getByText('expected ages that go up')).toBeVisible();
+	await page.getByRole('button', { name: 'Back to the defaults' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await open(page, `${server.url}${TUESDAY}`);
+	await expect(page.getByText('To mend: 9')).toBeVisible();
 });

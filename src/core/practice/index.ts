@@ -3,6 +3,7 @@ export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
 export { mergeBlocks, splitBlock } from './splitBlock';
 export { mergeWithNext, splitPeriod } from './splitPeriod';
+export { LIMIT_FACTS, type LimitFact } from './limitFacts';
 export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
@@ -22,6 +23,7 @@ export {
 } from './schedule';
 export type { Interval, State, Track } from './timelineShapes';
 export {
+	bibMetres,
 	intervalAt,
 	laidCopies,
 	standingsAt,

@@ -1,4 +1,4 @@
-import type { Zone } from '../model/team';
+import type { Ground, Zone } from '../model/team';
 import type { Block, Group } from '../model/practice';
 import { copiesInZone, footprint } from '../sizing';
 import type { Evaluation } from './evaluate';
@@ -36,8 +36,13 @@ export interface Standing extends Point {
 	group: Group | null;
 }
 
-/** Metres between people who wait or stand together: what a bib takes on the drawing. */
-const ROOM_METRES = 3.1;
+/**
+ * Metres between people who wait or stand together: what a bib takes on a drawing of the ground, so that
+ * it can be read on an oval as in a hall.
+ */
+export function bibMetres({ length }: Pick<Ground, 'length'>): number {
+	return Math.min(6.6, Math.max(1.8, length / 22.6));
+}
 
 /** People in one row at the side. */
 const BENCH_SEATS = 12;
@@ -127,13 +132,16 @@ const middleOf = ({ x, y, length, width }: Zone): Point => ({
 });
 
 /** The place of the `index`-th of people who stand together in a zone: rows around its middle. */
-function huddle(zone: Zone, index: number, people: number): Point {
-	const across = Math.min(HUDDLE_ACROSS, Math.max(1, Math.floor(zone.length / ROOM_METRES)));
+function huddle(
+	zone: Zone,
+	{ index, people, room }: { index: number; people: number; room: number }
+): Point {
+	const across = Math.min(HUDDLE_ACROSS, Math.max(1, Math.floor(zone.length / room)));
 	const rows = Math.ceil(people / across);
 	const middle = middleOf(zone);
 	return {
-		x: middle.x + ((index % across) - (across - 1) / 2) * ROOM_METRES,
-		y: middle.y + (Math.floor(index / across) - (rows - 1) / 2) * ROOM_METRES
+		x: middle.x + ((index % across) - (across - 1) / 2) * room,
+		y: middle.y + (Math.floor(index / across) - (rows - 1) / 2) * room
 	};
 }
 
@@ -153,20 +161,24 @@ function countOne(counts: Map<string, number>, key: string): void {
 const lineKey = ({ copy, spot }: Interval) => `${copy} ${spot}`;
 
 /** The step from one to the next in a line of `players` behind a spot: to the side of the zone with most room. */
-function lineFrom(spot: Point, zone: Zone, players: number): Point {
-	const edge = ROOM_METRES / 2;
+function lineFrom(
+	spot: Point,
+	zone: Zone,
+	{ players, metres }: { players: number; metres: number }
+): Point {
+	const edge = metres / 2;
 	const ways = [
 		{ x: -1, y: 0, room: spot.x - zone.x - edge },
 		{ x: 1, y: 0, room: zone.x + zone.length - edge - spot.x },
 		{ x: 0, y: 1, room: zone.y + zone.width - edge - spot.y },
 		{ x: 0, y: -1, room: spot.y - zone.y - edge }
 	];
-	const enough = ways.filter(({ room }) => room >= players * ROOM_METRES);
+	const enough = ways.filter(({ room }) => room >= players * metres);
 	// The nearest side that takes the whole line, so that it leads away from the drill; else the widest.
 	const [way] = (enough.length > 0 ? enough : ways).toSorted((a, b) =>
 		enough.length > 0 ? a.room - b.room : b.room - a.room
 	);
-	const step = Math.max(0.4, Math.min(ROOM_METRES, way.room / players));
+	const step = Math.max(0.4, Math.min(metres, way.room / players));
 	return { x: way.x * step, y: way.y * step };
 }
 
@@ -195,6 +207,7 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		counts.set(key, index + 1);
 		return index;
 	};
+	const metres = bibMetres(context.ground);
 	const bench = { x: context.ground.length * 0.62, y: context.ground.width - 2 };
 
 	function pointOf(track: Track, at: Interval | undefined): Point {
@@ -203,8 +216,11 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		if (at && copy && spot) {
 			const waits = at.state === 'wait';
 			const index = next(`${lineKey(at)} ${waits}`);
-			if (!waits) return { x: spot.x, y: spot.y + ROOM_METRES * index };
-			const line = lineFrom(spot, copy.zone, inLine.get(lineKey(at)) ?? 1);
+			if (!waits) return { x: spot.x, y: spot.y + metres * index };
+			const line = lineFrom(spot, copy.zone, {
+				players: inLine.get(lineKey(at)) ?? 1,
+				metres
+			});
 			return { x: spot.x + line.x * (index + 1), y: spot.y + line.y * (index + 1) };
 		}
 		if (at?.state === 'move') {
@@ -214,15 +230,18 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 			const [a, b] = [from ?? to, to ?? from].map((zone) => (zone ? middleOf(zone) : bench));
 			const index = next(`move ${from?.id} ${to?.id}`);
 			return {
-				x: a.x + (b.x - a.x) * part + (index % 3) * ROOM_METRES,
-				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * ROOM_METRES
+				x: a.x + (b.x - a.x) * part + (index % 3) * metres,
+				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * metres
 			};
 		}
 		const zone = context.zoneById.get(at?.place ?? '');
-		if (zone) return huddle(zone, next(`huddle ${zone.id}`), inHuddle.get(zone.id) ?? 1);
+		if (zone) {
+			const index = next(`huddle ${zone.id}`);
+			return huddle(zone, { index, people: inHuddle.get(zone.id) ?? 1, room: metres });
+		}
 		const index = next('bench');
 		const row = Math.floor(index / BENCH_SEATS);
-		return { x: bench.x - (index % BENCH_SEATS) * ROOM_METRES, y: bench.y - row * ROOM_METRES };
+		return { x: bench.x - (index % BENCH_SEATS) * metres, y: bench.y - row * metres };
 	}
 
 	return practice.expected.map((person, index) => {

@@ -16,6 +16,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/teams/new': { who: 'local', mostBytes: 64_000 },
 	'/data': { who: 'local', mostBytes: 31_000_000 },
 	'/data/export': reading,
+	'/[team]/limits': { who: 'local', mostBytes: 8000 },
 	'/[team]/practices': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
 	'/[team]/practices/templates': { who: 'local', mostBytes: 4000 },

@@ -1,5 +1,11 @@
 <script lang="ts">
-	import { laidCopies, standingsAt, type Evaluation, type LaidCopy } from '$core/practice';
+	import {
+		bibMetres,
+		laidCopies,
+		standingsAt,
+		type Evaluation,
+		type LaidCopy
+	} from '$core/practice';
 	import { columnsOf } from '../tape/layout';
 	import Marking from './Marking.svelte';
 	import Spots from './Spots.svelte';
@@ -12,6 +18,8 @@
 	const zones = $derived(columnsOf(evaluation.context).map(({ zone }) => zone));
 	const copies = $derived(laidCopies(evaluation, now));
 	const standings = $derived(standingsAt(evaluation, now));
+	/** How much larger than on the half pitch everything must be to be read. */
+	const scale = $derived(bibMetres(ground) / 3.1);
 	const usedZones = $derived(new Set(copies.map(({ zone }) => zone.id)));
 	const moves = (copy: LaidCopy) => copy.played.run.drill?.rotation.moves ?? {};
 </script>
@@ -63,10 +71,15 @@
 		<Spots spots={copy.spots} drill={copy.played.run.drill} moves={moves(copy)} />
 	{/each}
 	{#each zones as zone (zone.id)}
-		<text class="name" x={zone.x + 0.9} y={zone.y + 3.3}>{zone.name}</text>
+		<text
+			class="name"
+			x={zone.x + 0.9 * scale}
+			y={zone.y + 3.3 * scale}
+			style:font-size="{3 * scale}px">{zone.name}</text
+		>
 	{/each}
 	{#each standings as standing (standing.person)}
-		<Token {standing} player={evaluation.context.playerById.get(standing.person)} />
+		<Token {standing} {scale} player={evaluation.context.playerById.get(standing.person)} />
 	{/each}
 </svg>
 

@@ -3,7 +3,11 @@
 	import type { Standing } from '$core/practice';
 
 	/** A player on the ground: the bib with the number; hatched behind while waiting. */
-	let { standing, player }: { standing: Standing; player: Player | undefined } = $props();
+	let {
+		standing,
+		player,
+		scale
+	}: { standing: Standing; player: Player | undefined; scale: number } = $props();
 
 	const SIZE = 3.1;
 	const label = $derived(
@@ -12,7 +16,7 @@
 	const isBusy = $derived(standing.state === 'active' || standing.state === 'help');
 </script>
 
-<g class="token" style:transform="translate({standing.x}px, {standing.y}px)">
+<g class="token" style:transform="translate({standing.x}px, {standing.y}px) scale({scale})">
 	<title
 		>{player?.name ?? standing.person}: {standing.state}{standing.spot
 			? `, ${standing.spot}`

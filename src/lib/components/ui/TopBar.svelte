@@ -9,7 +9,7 @@
 	}: {
 		/** The team that is worked on; none where teams are chosen. */
 		team?: { id: string; name: string };
-		current: 'teams' | 'practices' | 'board' | 'data';
+		current: 'teams' | 'practices' | 'limits' | 'board' | 'data';
 		children?: Snippet;
 	} = $props();
 </script>
@@ -24,6 +24,10 @@
 			>
 		{/if}
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
+		{#if team}
+			<a href="/{team.id}/limits" aria-current={current === 'limits' ? 'page' : undefined}>Limits</a
+			>
+		{/if}
 		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>Data</a>
 	</nav>
 	<p>

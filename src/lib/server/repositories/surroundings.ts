@@ -137,6 +137,23 @@ export async function findLimits(
 	return rows[0]?.body;
 }
 
+/** Sets what a team has of its own among the limits; null takes all of it away. */
+export async function saveLimits(
+	db: Queryable,
+	teamId: string,
+	limits: Partial<Limits> | null
+): Promise<void> {
+	if (limits === null) {
+		await db.query('delete from limit_setting where team_id = $1', [teamId]);
+		return;
+	}
+	await db.query(
+		`insert into limit_setting (team_id, body) values ($1, $2::jsonb)
+		 on conflict (team_id) do update set body = excluded.body`,
+		[teamId, JSON.stringify(limits)]
+	);
+}
+
 /** Every revision of a team's drills. */
 export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]> {
 	const { rows } = await db.query<{ body: Drill }>(

@@ -1,0 +1,44 @@
+import { error, fail } from '@sveltejs/kit';
+import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
+import { useDb } from '$lib/server/app';
+import { findLimits, findTeam } from '$lib/server/repositories/surroundings';
+import { setLimits } from '$lib/server/usecases/setLimits';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const db = await useDb();
+	const team = await findTeam(db, params.team);
+	if (!team) error(404, 'There is no such team.');
+	const own = (await findLimits(db, params.team)) ?? {};
+	return { team: { id: team.id, name: team.name }, limits: { ...DEFAULT_LIMITS, ...own } };
+};
+
+/** Numbers of the form; shares come in percent, ages in pairs. */
+function readForm(form: FormData): Record<string, unknown> {
+	const number = (key: string) => Number(String(form.get(key) ?? '') || NaN);
+	const values = LIMIT_FACTS.map(({ key, unit }) => [
+		key,
+		unit === '%' ? Math.round(number(key) * 100) / 10_000 : number(key)
+	]);
+	const under = form.getAll('under').map(Number);
+	const players = form.getAll('players').map(Number);
+	return {
+		...Object.fromEntries(values),
+		playersAnAdult: under.map((age, index) => ({ under: age, players: players[index] }))
+	};
+}
+
+export const actions: Actions = {
+	save: async ({ params, request }) => {
+		const set = await setLimits(
+			await useDb(),
+			params.team as string,
+			readForm(await request.formData())
+		);
+		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
+	},
+	reset: async ({ params }) => {
+		const set = await setLimits(await useDb(), params.team as string, {});
+		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
+	}
+};

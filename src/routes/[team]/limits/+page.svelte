@@ -1,0 +1,171 @@
+<script lang="ts">
+	import { Button, InlineNotification, NumberInput } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	const shown = ({ key, unit }: LimitFact, limits: PageData['limits']) =>
+		unit === '%' ? Math.round(limits[key] * 100) : limits[key];
+	// What is typed stays until the stored limits themselves change.
+	let values: Record<string, number | null> = $derived(
+		Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)]))
+	);
+	const isOwn = (fact: LimitFact) => values[fact.key] !== shown(fact, DEFAULT_LIMITS);
+	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
+</script>
+
+<svelte:head><title>Limits · Field Plan</title></svelte:head>
+
+<TopBar team={data.team} current="limits" />
+<main>
+	<h1 class="wide">Limits</h1>
+	<p>
+		What every practice is checked against. The rules of your league and what licensed practitioners
+		say come first: set the numbers to theirs.
+	</p>
+	{#if misfit}
+		<InlineNotification
+			lowContrast
+			hideCloseButton
+			kind="error"
+			title="Not saved."
+			subtitle="{misfit.path} {misfit.message}"
+		/>
+	{:else if form}
+		<InlineNotification lowContrast hideCloseButton kind="success" title="Saved." />
+	{/if}
+	<form
+		method="POST"
+		action="?/save"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<ul>
+			{#each LIMIT_FACTS as fact (fact.key)}
+				<li>
+					<NumberInput
+						id={fact.key}
+						name={fact.key}
+						size="sm"
+						labelText="{fact.name}, {fact.unit}"
+						min={fact.least}
+						max={fact.most}
+						step={fact.step}
+						bind:value={values[fact.key]}
+						invalid={misfit?.path === fact.key}
+						invalidText={misfit?.message}
+					/>
+					<span>{fact.says}</span>
+					<span class="default">
+						{#if isOwn(fact)}otherwise {shown(fact, DEFAULT_LIMITS)} {fact.unit}{/if}
+					</span>
+				</li>
+			{/each}
+			<li class="ages">
+				<fieldset>
+					<legend>Players an adult, by age</legend>
+					{#each data.limits.playersAnAdult as { under, players }, index (index)}
+						<label
+							>under <input
+								type="number"
+								name="under"
+								min="1"
+								max="99"
+								value={under}
+								required
+							/></label
+						>
+						<label
+							>one for <input
+								type="number"
+								name="players"
+								min="1"
+								max="99"
+								value={players}
+								required
+							/></label
+						>
+					{/each}
+				</fieldset>
+				<span>How many players one adult may have in charge. The youngest of the team decides.</span
+				>
+			</li>
+		</ul>
+		<div class="actions">
+			<Button type="submit">Save the limits</Button>
+			<Button kind="ghost" type="submit" formaction="?/reset">Back to the defaults</Button>
+		</div>
+	</form>
+</main>
+
+<style>
+	main {
+		padding: 14px 16px 40px;
+		max-width: 1040px;
+	}
+	h1 {
+		font-size: 21px;
+		font-weight: 750;
+	}
+	p {
+		color: var(--ink-soft);
+		padding: 4px 0 12px;
+		line-height: 1.4;
+	}
+	ul {
+		border-top: 1px solid var(--ink);
+	}
+	li {
+		display: grid;
+		grid-template-columns: 250px 1fr 150px;
+		gap: 4px 20px;
+		align-items: end;
+		padding: 8px 0;
+		border-bottom: 1px solid var(--rule);
+		line-height: 1.35;
+	}
+	.default {
+		color: var(--ink-soft);
+		font-size: 13px;
+	}
+	fieldset {
+		border: 0;
+		padding: 0;
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 6px 12px;
+	}
+	legend {
+		font-size: 12px;
+		padding-bottom: 4px;
+	}
+	label {
+		display: flex;
+		gap: 6px;
+		align-items: baseline;
+		font-size: 13px;
+	}
+	input {
+		width: 56px;
+		min-height: 28px;
+		font: inherit;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 2px 6px;
+	}
+	.actions {
+		display: flex;
+		gap: 12px;
+		padding-top: 16px;
+	}
+	@media (max-width: 672px) {
+		li {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>
