@@ -23,6 +23,8 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
 	['templates', '/saltmarsh/practices/templates', async () => {}],
+	['squad', '/saltmarsh/squad', async () => {}],
+	['squad as a table file', '/saltmarsh/squad/table', async () => {}],
 	['limits', '/saltmarsh/limits', async () => {}],
 	['teams', '/teams', async () => {}],
 	['new team', '/teams/new', async () => {}],

@@ -9,7 +9,7 @@
 	}: {
 		/** The team that is worked on; none where teams are chosen. */
 		team?: { id: string; name: string };
-		current: 'teams' | 'practices' | 'limits' | 'board' | 'data';
+		current: 'teams' | 'practices' | 'squad' | 'limits' | 'board' | 'data';
 		children?: Snippet;
 	} = $props();
 </script>
@@ -25,6 +25,7 @@
 		{/if}
 		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
 		{#if team}
+			<a href="/{team.id}/squad" aria-current={current === 'squad' ? 'page' : undefined}>Squad</a>
 			<a href="/{team.id}/limits" aria-current={current === 'limits' ? 'page' : undefined}>Limits</a
 			>
 		{/if}
@@ -61,6 +62,8 @@
 	nav {
 		display: flex;
 		gap: 20px;
+		min-width: 0;
+		overflow-x: auto;
 	}
 	nav > * {
 		display: flex;

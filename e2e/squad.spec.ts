@@ -1,0 +1,69 @@
+import { readFileSync } from 'node:fs';
+import { expect, open, test } from './fixtures';
+
+test('players are typed in by keyboard, pasted, saved, refused with their place, and removed', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/squad`);
+	await page.getByLabel('Passing of Odile Brantwick').fill('9');
+	await page.getByLabel('Passing of Odile Brantwick').press('Enter');
+	await expect(page.getByLabel('Passing of Mirja Tolhurst')).toBeFocused();
+	await page.getByRole('button', { name: 'Save the squad' }).click();
+	await expect(page.getByText(/Odile Brantwick, ratings.passing:/)).toBeVisible();
+	await page.getByLabel('Passing of Odile Brantwick').fill('5');
+	await page.getByRole('button', { name: 'Paste players' }).click();
+	await page.getByLabel('One a line').fill('31 Neva Holm\nPetra Ouse');
+	await page.getByRole('button', { name: 'Add them' }).click();
+	await page.getByLabel('Unit of Neva Holm').selectOption('backs');
+	await page.getByRole('button', { name: 'Save the squad' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await open(page);
+	await expect(page.getByText('26 players.')).toBeVisible();
+	await expect(page.getByLabel('Passing of Odile Brantwick')).toHaveValue('5');
+	await expect(page.getByLabel('Unit of Neva Holm')).toHaveValue('backs');
+
+	await page.getByRole('button', { name: 'Remove Petra Ouse' }).click();
+	await page.getByRole('button', { name: 'Remove for good' }).click();
+	await expect(page.getByText('25 players.')).toBeVisible();
+});
+
+test('the squad goes out as a table file and comes back after a look at it', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/squad/table`);
+	const [download] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'Take the squad out as CSV' }).click()
+	]);
+	const text = readFileSync(await download.path(), 'utf8');
+	const file = (content: string) => ({
+		name: 'squad.csv',
+		mimeType: 'text/csv',
+		buffer: Buffer.from(content)
+	});
+	await page
+		.getByLabel('CSV file')
+		.setInputFiles(file(text.replace('Rukmini Salcote', '').replace('Ferriby', 'Ferriby-Lund')));
+	await page.getByRole('button', { name: 'Look at the file' }).click();
+	await expect(page.getByText('Line 4, name: needs a name')).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Store/ })).toBeHidden();
+
+	await page
+		.getByLabel('CSV file')
+		.setInputFiles(file(text.replace('Anouk Ferriby', 'Anouk Ferriby-Lund')));
+	await page.getByRole('button', { name: 'Look at the file' }).click();
+	await page.getByRole('button', { name: 'Store 24 players' }).click();
+	await expect(page.getByRole('heading', { name: 'Squad' })).toBeVisible();
+	await expect(page.getByLabel('Passing of Anouk Ferriby-Lund')).toBeVisible();
+
+	const large = `name\n${'Ada\n'.repeat(400_000)}`;
+	await open(page, `${server.url}/saltmarsh/squad/table`);
+	await page.getByLabel('CSV file').setInputFiles(file(large));
+	const [refused] = await Promise.all([
+		page.waitForResponse((response) => response.request().method() === 'POST'),
+		page.getByRole('button', { name: 'Look at the file' }).click()
+	]);
+	expect(refused.status()).toBe(413);
+});

@@ -1,0 +1,91 @@
+import type { SquadRow } from '$core/model/squad';
+import type { Player } from '$core/model/team';
+
+/** A row of the squad's page while it is typed in: all as text. */
+export interface Entry {
+	/** Stays while the row moves and is typed in. */
+	key: string;
+	id?: string;
+	number: string;
+	name: string;
+	unit: string;
+	positions: string;
+	/** By skill area. */
+	ratings: Record<string, string>;
+	usuallyLate: boolean;
+}
+
+/** A player as an entry. */
+export function entryOf({
+	id,
+	number,
+	name,
+	unit,
+	positions,
+	ratings,
+	usuallyLate
+}: Player): Entry {
+	return {
+		key: id,
+		id,
+		number: number === undefined ? '' : String(number),
+		name,
+		unit: unit ?? '',
+		positions: (positions ?? []).join(', '),
+		ratings: Object.fromEntries(
+			Object.entries(ratings ?? {}).map(([skill, rating]) => [skill, String(rating)])
+		),
+		usuallyLate: usuallyLate === true
+	};
+}
+
+/** An empty entry for somebody new. */
+export const emptyEntry = (key: string): Entry => ({
+	key,
+	number: '',
+	name: '',
+	unit: '',
+	positions: '',
+	ratings: {},
+	usuallyLate: false
+});
+
+/** Pasted lines as entries: `7 Ada Lind`, or only the name. */
+export function entriesFrom(text: string, keyOf: (index: number) => string): Entry[] {
+	return text
+		.split(/\r?\n/)
+		.map((line) => /^\s*(?:(\d{1,3})[\s.,;:)]+)?(.*?)\s*$/.exec(line))
+		.filter((match) => match?.[2])
+		.map((match, index) => ({
+			...emptyEntry(keyOf(index)),
+			number: match?.[1] ?? '',
+			name: match?.[2] ?? ''
+		}));
+}
+
+/** What an entry says, with numbers as numbers; what is no number stays so that the server names it. */
+export function rowOf({
+	id,
+	number,
+	name,
+	unit,
+	positions,
+	ratings,
+	usuallyLate
+}: Entry): SquadRow {
+	const rated = Object.entries(ratings).filter(([, typed]) => typed.trim() !== '');
+	return {
+		...(id !== undefined && { id }),
+		name,
+		...(number.trim() !== '' && { number: Number(number) }),
+		...(unit !== '' && { unit }),
+		positions: positions
+			.split(',')
+			.map((each) => each.trim())
+			.filter(Boolean),
+		ratings: Object.fromEntries(
+			rated.map(([skill, typed]) => [skill, Number(typed.replace(',', '.'))])
+		),
+		usuallyLate
+	};
+}

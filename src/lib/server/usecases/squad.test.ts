@@ -1,0 +1,197 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { demoDb } from '../../../../tests/support/database';
+import type { SquadRow } from '$core/model/squad';
+import type { Player, Team } from '$core/model/team';
+import type { Db } from '../database';
+import { deletePerson } from '../repositories/people';
+import { loadSurroundings } from '../repositories/surroundings';
+import { saveSquad } from './saveSquad';
+import { readSquadCsv, writeSquadCsv } from './squadCsv';
+import { exportAll } from './transfer';
+import { strFromU8, unzipSync } from 'fflate';
+
+const teamId = 'saltmarsh';
+const day = '2027-04-06';
+
+let db: Db;
+let team: Team;
+let players: Player[];
+beforeEach(async () => {
+	db = await demoDb();
+	({ team, players } = await squad());
+});
+async function squad(on = day) {
+	const surroundings = await loadSurroundings(db, teamId, on);
+	if (!surroundings) throw new Error('no team');
+	return surroundings;
+}
+const save = (rows: unknown) => saveSquad(db, { teamId, day, rows });
+const rowOf = ({ id, name, number, unit, positions, ratings, usuallyLate }: Player): SquadRow => ({
+	id,
+	name,
+	...(number !== undefined && { number }),
+	...(unit && { unit }),
+	positions: positions ?? [],
+	ratings: ratings ?? {},
+	usuallyLate: usuallyLate ?? false
+});
+const bytes = (text: string) => new TextEncoder().encode(text);
+const read = (text: string | Uint8Array, more: object = {}) =>
+	readSquadCsv(typeof text === 'string' ? bytes(text) : text, {
+		team,
+		known: new Set(players.map(({ id }) => id)),
+		...more
+	});
+
+describe('saveSquad', () => {
+	test('changes some, adds some and leaves the others, with facts dated', async () => {
+		const [first] = players;
+		const row = {
+			...rowOf(first),
+			name: ' Odile B. ',
+			unit: 'backs',
+			ratings: { ...first.ratings, passing: 5 }
+		};
+		const added = {
+			name: 'Neu Zugang',
+			positions: ['back'],
+			ratings: { carrying: 2 },
+			usuallyLate: true
+		};
+		expect(await save([row, added])).toEqual({ ok: true, value: { changed: 1, added: 1 } });
+		const after = await squad();
+		expect(after.players).toHaveLength(25);
+		expect(after.players[0]).toMatchObject({
+			name: 'Odile B.',
+			unit: 'backs',
+			ratings: { passing: 5 }
+		});
+		expect(after.players.at(-1)).toMatchObject({
+			name: 'Neu Zugang',
+			positions: ['back'],
+			usuallyLate: true
+		});
+		expect(after.players.slice(1, 24)).toEqual(players.slice(1));
+		const before = await squad('2027-04-05');
+		expect(before.players[0]).toMatchObject({ unit: 'keepers', ratings: { passing: 4 } });
+	});
+
+	test('storing what is there changes nothing', async () => {
+		await save(players.map(rowOf));
+		expect((await squad()).players).toEqual(players);
+	});
+
+	test.each<[string, (rows: SquadRow[]) => unknown]>([
+		['[0].name', ([row]) => [{ ...row, name: '  ' }]],
+		['[1].unit', ([a, b]) => [a, { ...b, unit: 'wizards' }]],
+		['[0].ratings.passing', ([row]) => [{ ...row, ratings: { passing: 6 } }]],
+		['[0].ratings.chess', ([row]) => [{ ...row, ratings: { chess: 3 } }]],
+		['[1].id', ([row]) => [row, row]],
+		['[0].id', ([row]) => [{ ...row, id: 'ghost' }]],
+		['[0].number', ([row]) => [{ ...row, number: 1.5 }]],
+		['[0].surprise', ([row]) => [{ ...row, surprise: 1 }]],
+		[
+			'',
+			() =>
+				Array.from({ length: 490 }, (_, k) => ({
+					name: `N${k}`,
+					positions: [],
+					ratings: {},
+					usuallyLate: false
+				}))
+		]
+	])('refuses what is wrong at %s and stores nothing', async (path, change) => {
+		expect(await save(change(players.slice(0, 2).map(rowOf)))).toMatchObject({ failure: { path } });
+		expect((await squad()).players).toEqual(players);
+	});
+
+	test('removes a person whole: the name is nowhere in a full dump', async () => {
+		const { name, id } = players[3];
+		const dump = async () => {
+			const tables = await db.query<{ name: string }>(
+				`select table_name as name from information_schema.tables where table_schema = 'public'`
+			);
+			const rows = await Promise.all(
+				tables.rows.map(async (table) =>
+					JSON.stringify((await db.query(`select * from "${table.name}"`)).rows)
+				)
+			);
+			const files = Object.values(unzipSync(await exportAll(db))).map((file) => strFromU8(file));
+			return [...rows, ...files].join('\n');
+		};
+		expect(await dump()).toContain(name);
+		expect(await deletePerson(db, 'other', id)).toBe(false);
+		expect(await deletePerson(db, teamId, id)).toBe(true);
+		expect(await dump()).not.toContain(name);
+	});
+});
+
+describe('a table file of the squad', () => {
+	test('goes out and comes back without loss', () => {
+		const reading = read(writeSquadCsv(players, team));
+		expect(reading.faults).toEqual([]);
+		expect(reading.rows).toEqual(players.map(rowOf));
+	});
+
+	test('makes formulas in names harmless on the way out, and has them back on the way in', () => {
+		const odd = ['=SUM(A1)', '+1', '-2', '@x', 'O\'Neil, "Bo"'].map((name, k) => ({
+			id: players[k].id,
+			name
+		}));
+		const text = writeSquadCsv(odd, team);
+		for (const line of text.split('\r\n').slice(1, 5)) expect(line.split(',')[2]).toMatch(/^"?'/);
+		expect(read(text).rows.map(({ name }) => name)).toEqual(odd.map(({ name }) => name));
+	});
+
+	test('is read with semicolons, commas for points, other letters and headings in any case', () => {
+		const text = 'NUMBER;Name;Unit;Passing;Club\n7;Zoë Müller;backs;3,5;x\n;Ada;;;\n';
+		const latin = Uint8Array.from(text, (letter) => letter.charCodeAt(0));
+		const reading = read(latin);
+		expect(reading).toMatchObject({ delimiter: ';', encoding: 'windows-1252', faults: [] });
+		expect(reading.rows).toEqual([
+			{
+				name: 'Zoë Müller',
+				number: 7,
+				unit: 'backs',
+				positions: [],
+				ratings: { passing: 3.5 },
+				usuallyLate: false
+			},
+			{ name: 'Ada', positions: [], ratings: {}, usuallyLate: false }
+		]);
+		expect(reading.columns.find(({ heading }) => heading === 'Club')?.takenFor).toBe('');
+	});
+
+	test('names every fault with its line and column', () => {
+		const text =
+			'name,number,unit,passing,usually late\nA,1,backs,3,\nB,x,wizards,9,perhaps\n,5,,,\nC,1\n';
+		expect(read(text).faults.map(({ line, column }) => [line, column])).toEqual([
+			[3, 'number'],
+			[3, 'unit'],
+			[3, 'Passing'],
+			[3, 'usually late'],
+			[4, 'name'],
+			[5, '']
+		]);
+	});
+
+	test('ragged, headless, huge and binary files are refused with their line', () => {
+		expect(read('Ada;7\nBo;8\n').faults).toMatchObject([{ line: 1 }]);
+		expect(read('name;number\nAda;7;8;9\n', { delimiter: ';' }).faults).toMatchObject([
+			{ line: 2 }
+		]);
+		const many = `name\n${Array.from({ length: 2000 }, (_, k) => `N${k}`).join('\n')}`;
+		expect(read(many).faults).toMatchObject([{ line: 502 }]);
+		expect(
+			read(Uint8Array.from({ length: 5000 }, (_, k) => (k * 7919) % 256)).faults.length
+		).toBeGreaterThan(0);
+		expect(read('').faults).toMatchObject([{ line: 1 }]);
+	});
+
+	test('of another team adds its players', () => {
+		expect(read('id,name\nstranger,Ada\np02,Known\n').rows.map(({ id }) => id)).toEqual([
+			undefined,
+			'p02'
+		]);
+	});
+});

@@ -1,0 +1,38 @@
+import { error, fail } from '@sveltejs/kit';
+import { useConfig, useDb } from '$lib/server/app';
+import { deletePerson } from '$lib/server/repositories/people';
+import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { saveSquad } from '$lib/server/usecases/saveSquad';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const { today } = await useConfig();
+	const surroundings = await loadSurroundings(await useDb(), params.team, today);
+	if (!surroundings) error(404, 'There is no such team.');
+	const { team, players } = surroundings;
+	return { team, players, today };
+};
+
+function parse(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return null;
+	}
+}
+
+export const actions: Actions = {
+	save: async ({ params, request }) => {
+		const { today } = await useConfig();
+		const rows = parse(String((await request.formData()).get('rows') ?? ''));
+		const teamId = params.team as string;
+		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
+		return saved.ok ? { saved: saved.value } : fail(400, { misfit: saved.failure });
+	},
+	remove: async ({ params, request }) => {
+		const id = String((await request.formData()).get('player') ?? '');
+		const isGone = await deletePerson(await useDb(), params.team as string, id);
+		if (!isGone)
+			return fail(400, { misfit: { path: 'player', message: 'is nobody of this team' } });
+	}
+};
