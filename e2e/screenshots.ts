@@ -96,6 +96,9 @@ const SHOTS: readonly Shot[] = [
 		}
 	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
+	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
+	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
+	{ file: 'limits', path: '/saltmarsh/limits', width: 1280, height: 800 },
 	{ file: 'new-practice', path: '/saltmarsh/practices/new', width: 1280, height: 800 },
 	{ file: 'sheet', path: `${BOARD}/paper`, width: 900, height: 1100 }
 ];

@@ -122,7 +122,7 @@ function* progress(
 export function reportsFor({ players, mode }: Pick<GroupInput, 'players' | 'mode'>): number {
 	if (mode === 'fresh') return 30;
 	if (mode !== 'even') return 100;
-	if (players.length > MOST_EXACT) return 140;
+	if (players.length > MOST_EXACT) return 220;
 	const skills = new Set(players.flatMap(({ ratings }) => Object.keys(ratings ?? {}))).size;
 	const isRated = players.every(({ ratings }) => Object.keys(ratings ?? {}).length === skills);
 	return isRated ? 800 : 150;
