@@ -180,6 +180,8 @@
 		box-shadow: inset 0 0 0 2px var(--stop);
 	}
 	input[type='checkbox'] {
+		display: block;
+		margin: 0 auto;
 		width: 20px;
 		height: 20px;
 		accent-color: var(--action);
