@@ -183,10 +183,17 @@ function* drillChecks(drill: Drill): Generator<Check> {
 	yield* checkGroup(drill);
 }
 
+/** Drills that were looked through: a drill never changes. */
+const checked = new WeakMap<Drill, Check>();
+
 /**
  * The first value of a resolved drill that is out of range, with its path, or null.
  * A schema has seen the drill before: types, required and unknown keys are not looked at again.
  */
 export function checkRanges(resolved: Drill): Check {
-	return firstFailure(drillChecks(resolved));
+	const before = checked.get(resolved);
+	if (before !== undefined) return before;
+	const check = firstFailure(drillChecks(resolved));
+	checked.set(resolved, check);
+	return check;
 }

@@ -90,24 +90,27 @@ export function runTurns(
 	function start(number: number, startSecond: number): void {
 		const endSecond = startSecond + workSeconds;
 		const side = sideOf(number, startSecond);
-		const turn: OpenTurn = {
+		// On the hot path: arrays of their length from the start, so that they do not grow.
+		let count = 0;
+		for (let spot = 0; spot < counts.length; spot += 1)
+			count += Math.min(mosts[spot], lines.length(spot));
+		const players = new Array<number>(count);
+		const held = new Array<number>(count);
+		for (let spot = 0, next = 0; spot < counts.length; spot += 1)
+			for (let left = Math.min(mosts[spot], lines.length(spot)); left > 0; left -= 1, next += 1) {
+				players[next] = lines.takeFront(spot);
+				held[next] = spot;
+			}
+		open.push({
 			number,
 			startSecond,
 			endSecond,
 			side,
 			complete: false,
 			movesOn: false,
-			players: [],
-			spots: []
-		};
-		for (let spot = 0; spot < spots.length; spot += 1) {
-			const taken = Math.min(mosts[spot], lines.length(spot));
-			for (let k = 0; k < taken; k += 1) {
-				turn.players.push(lines.takeFront(spot));
-				turn.spots.push(spot);
-			}
-		}
-		open.push(turn);
+			players,
+			spots: held
+		});
 	}
 
 	function end(turn: OpenTurn): void {
