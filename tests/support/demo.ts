@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Surroundings } from '../../src/core/model/bundle';
+import { surroundingsOf } from '../../src/core/model/teamFile';
 import type { Practice } from '../../src/core/model/practice';
 import { toContext, type Context } from '../../src/core/practice';
 
@@ -9,7 +10,7 @@ const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'u
 /** The made-up team with its shelf, read from the files of the demo. */
 export function demoSurroundings(): Surroundings {
 	const drills = readdirSync(new URL('drills/', folder)).map((file) => read(`drills/${file}`));
-	return { ...read('team.json'), drills };
+	return surroundingsOf(read('team.json'), drills);
 }
 
 /** The made-up team as a context. */

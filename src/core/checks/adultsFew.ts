@@ -1,4 +1,4 @@
-import type { Limits } from '../model/team';
+import type { Adult, Limits, Team } from '../model/team';
 import { adultPlaces } from '../drill';
 import { overBlocks } from './blockRule';
 import type { Finding, Rule } from './finding';
@@ -10,13 +10,19 @@ function playersAnAdult({ playersAnAdult: table }: Limits, age: number): number 
 	return entry?.players ?? Infinity;
 }
 
-/** Fewer adults are there than the youngest of so many players need. */
+/** Whether an adult may have all players of a team's ages in charge. */
+function maySupervise({ ages }: Adult, team: Pick<Team, 'ages'>): boolean {
+	return !ages || (ages.from <= team.ages.from && ages.to >= team.ages.to);
+}
+
+/** Fewer adults who may have them in charge are there than the youngest of so many players need. */
 export const adultsFewThere: Rule = ({ practice, context }) => {
 	const each = playersAnAdult(context.limits, context.team.ages.from);
 	const needed = Math.ceil(practice.expected.length / each);
-	const there = practice.adults.length;
+	const able = context.adults.filter((adult) => maySupervise(adult, context.team));
+	const there = able.filter(({ id }) => practice.adults.includes(id)).length;
 	if (there >= needed) return [];
-	const others = context.adults.map(({ id }) => id).filter((id) => !practice.adults.includes(id));
+	const others = able.map(({ id }) => id).filter((id) => !practice.adults.includes(id));
 	const more = others.slice(0, needed - there);
 	const fixes: Finding['fixes'] =
 		more.length === needed - there

@@ -76,6 +76,13 @@ const faulty: Record<FindingCode, () => Practice> = {
 		})),
 	'adult-twice': () => withBlock('break', (block) => ({ ...block, eyes: 'head' })),
 	'zone-twice': demoPractice,
+	'zone-gone': () =>
+		after(sound(), {
+			type: 'place-lane',
+			lane: 'u-mid',
+			zoneIds: ['sold'],
+			copies: { 'turn-c': 'sold' }
+		}),
 	'group-size': () =>
 		withBlock('sq', (block) => ({
 			...block,
@@ -207,6 +214,16 @@ describe('check', () => {
 				({ at }) => at.period === 'game'
 			)
 		).toEqual([]);
+	});
+
+	test('counts only adults who may have players of this age in charge', () => {
+		const young = {
+			...context,
+			adults: context.adults.map((adult) => ({ ...adult, ages: { from: 15, to: 18 } }))
+		};
+		const [finding] = of(sound(), 'adults-few', young);
+		expect(finding.values).toMatchObject({ adults: 0 });
+		expect(of(sound(), 'adults-few')).toEqual([]);
 	});
 
 	test('lists what would stop the practice first', () => {

@@ -7,6 +7,7 @@ export const FindingCode = Type.Enum([
 	'player-twice',
 	'adult-twice',
 	'zone-twice',
+	'zone-gone',
 	'group-size',
 	'too-few-players',
 	'block-empty',

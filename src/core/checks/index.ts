@@ -14,6 +14,7 @@ import { slotLength } from './slotLength';
 import { talkLong } from './talkLong';
 import { underTime } from './underTime';
 import { waiting } from './waiting';
+import { zoneGone } from './zoneGone';
 import { zoneTwice } from './zoneTwice';
 import { adultsFewAt, adultsFewThere } from './adultsFew';
 import { clearSpace } from './clearSpace';
@@ -38,6 +39,7 @@ export { Finding, type FindingCode, type Place, type Severity } from './finding'
 const RULES: readonly Rule[] = [
 	playerTwice,
 	zoneTwice,
+	zoneGone,
 	adultTwice,
 	kitShort,
 	fixtureShort,

@@ -49,6 +49,8 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 			return `${names.adult(at.adult ?? '')} is asked for in ${names.block(values.first)} and in ${names.block(values.second)} at ${offset(numbers('atSecond'))}.`;
 		case 'zone-twice':
 			return `Zone ${names.zone(at.zone ?? '')} holds ${names.block(values.first)} and ${names.block(values.second)} from ${offset(numbers('fromSecond'))} to ${offset(numbers('toSecond'))}.`;
+		case 'zone-gone':
+			return `${names.block(at.block)} stands in a zone that this ground does not have; move it to another.`;
 		case 'group-size':
 			return `${names.block(at.block)} takes ${values.min} to ${values.max} players; a group has ${values.players}.`;
 		case 'too-few-players':
@@ -84,7 +86,7 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 		case 'adults-few':
 			return at.block
 				? `${names.block(at.block)} needs ${values.needed} adults with each copy; one has ${values.adults}.`
-				: `${values.players} players of this age need ${values.needed} adults (one for ${values.each}); ${values.adults} are there.`;
+				: `${values.players} players of this age need ${values.needed} adults who may have them in charge (one for ${values.each}); ${values.adults} are there.`;
 		case 'restricted-player':
 			return `${names.player(at.player ?? '')} is kept out of ${values.from}${values.until ? ` until ${values.until}` : ''} by ${values.setBy}, and is in ${names.block(at.block)}.`;
 		case 'contact-day':
@@ -217,6 +219,8 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 		case 'set-practice': {
 			const { set } = edit;
 			if (set.minutes !== undefined) return `Make the practice ${minutes(set.minutes)}`;
+			if (set.late !== undefined)
+				return `Expect ${Object.keys(set.late ?? {}).length} to come late`;
 			if (set.expected) return `Expect ${set.expected.length} players`;
 			if (set.adults) return `Plan with ${set.adults.length} adults`;
 			return 'Change date, start or place';

@@ -15,7 +15,7 @@ const surroundings = {
 	limits: Type.Optional(Type.Partial(Limits, closed))
 };
 
-/** All that a practice is built from: who and what is there. Also the shape of a team's file. */
+/** All that a practice is built from: who and what is there. `kit` counts what can be used. */
 export const Surroundings = Type.Object(surroundings, closed);
 
 /** A practice with its surroundings in one file: the input of `check`. */

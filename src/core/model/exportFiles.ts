@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
-import { closed, Counts, Day, Id, Name } from './fields';
+import { closed, Day, Id, Name, Text } from './fields';
 import { Practice } from './practice';
-import { Ground, Limits, Restriction, Season, Team } from './team';
+import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Season, Team } from './team';
 
 /** What the whole export is, in its first file. */
 export const ExportHead = Type.Object({ format: Type.Literal('fieldplan/export@1') }, closed);
@@ -19,6 +19,11 @@ export const ExportPerson = Type.Object(
 		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
 		positions: Type.Optional(Type.Array(Id)),
 		restrictions: Type.Optional(Type.Array(Restriction)),
+		birthYear: Type.Optional(BirthYear),
+		leadsWell: Type.Optional(Type.Boolean()),
+		note: Type.Optional(Text),
+		skills: Type.Optional(Type.Array(Id)),
+		ages: Type.Optional(Ages),
 		units: Type.Array(Type.Object({ since: Day, unit: Id }, closed)),
 		ratings: Type.Array(
 			Type.Object(
@@ -38,7 +43,7 @@ export const ExportTeam = Type.Object(
 		seasons: Type.Array(Season, { minItems: 1 }),
 		people: Type.Array(ExportPerson),
 		grounds: Type.Array(Ground, { minItems: 1 }),
-		kit: Counts,
+		kit: Type.Array(KitItem),
 		limits: Type.Optional(Type.Partial(Limits, closed))
 	},
 	closed

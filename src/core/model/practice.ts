@@ -121,7 +121,11 @@ export const Practice = Type.Object(
 		minutes: Minutes,
 		arc: Type.Optional(Type.Enum(['build-up', 'play-first'])),
 		place: Name,
+		/** The ground that it is planned on; the team's first where it is not said. */
+		groundId: Type.Optional(Id),
 		expected: Type.Array(Id),
+		/** Minutes after the start at which some of the expected come. */
+		late: Type.Optional(Type.Record(Type.String(), Minutes)),
 		adults: Type.Array(Id),
 		periods: Type.Array(Period)
 	},

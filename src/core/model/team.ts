@@ -11,6 +11,18 @@ export const Restriction = Type.Object(
 	closed
 );
 
+/** The year that a player was born in. */
+export const BirthYear = Type.Integer({ minimum: 1900, maximum: 2100 });
+
+/** Years of age, both ends included. */
+export const Ages = Type.Object(
+	{
+		from: Type.Integer({ minimum: 0, maximum: 120 }),
+		to: Type.Integer({ minimum: 0, maximum: 120 })
+	},
+	closed
+);
+
 /** A player as the engine needs one. Ratings run from 1 to 5 by skill area. */
 export const Player = Type.Object(
 	{
@@ -22,7 +34,11 @@ export const Player = Type.Object(
 		/** Positions that the player may take in a game, the best first. */
 		positions: Type.Optional(Type.Array(Id)),
 		restrictions: Type.Optional(Type.Array(Restriction)),
-		usuallyLate: Type.Optional(Type.Boolean())
+		usuallyLate: Type.Optional(Type.Boolean()),
+		birthYear: Type.Optional(BirthYear),
+		/** Takes others along: asked for where a group needs a leader. */
+		leads: Type.Optional(Type.Boolean()),
+		note: Type.Optional(Text)
 	},
 	closed
 );
@@ -34,7 +50,12 @@ export const Adult = Type.Object(
 		name: Name,
 		role: Name,
 		units: Type.Optional(Type.Array(Id)),
-		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 })))
+		/** Weekdays on which they usually come, Monday 1. */
+		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
+		/** Skill areas that they can lead; any where there is none. */
+		skills: Type.Optional(Type.Array(Id)),
+		/** Ages of the players that they may have in charge; any where it is not said. */
+		ages: Type.Optional(Ages)
 	},
 	closed
 );
@@ -72,10 +93,34 @@ export const Ground = Type.Object(
 	{
 		id: Id,
 		name: Name,
-		length: Type.Number({ exclusiveMinimum: 0 }),
-		width: Type.Number({ exclusiveMinimum: 0 }),
+		length: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+		width: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
 		markings: Type.Array(Marking),
-		zones: Type.Array(Zone)
+		zones: Type.Array(Zone),
+		/** The direction in which its length runs, x upwards: degrees clockwise from north. */
+		bearing: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
+		place: Type.Optional(
+			Type.Object(
+				{
+					latitude: Type.Number({ minimum: -90, maximum: 90 }),
+					longitude: Type.Number({ minimum: -180, maximum: 180 })
+				},
+				closed
+			)
+		),
+		/** Under a roof: no sun, no rain. */
+		indoors: Type.Optional(Type.Boolean())
+	},
+	closed
+);
+
+/** What a team has of one thing: how many, how many of them are broken, and where they are kept. */
+export const KitItem = Type.Object(
+	{
+		item: Id,
+		count: Type.Number({ minimum: 0, maximum: 100_000 }),
+		broken: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
+		kept: Type.Optional(Name)
 	},
 	closed
 );
@@ -125,7 +170,9 @@ export const Team = Type.Object(
 		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
 		/** The places of one team in a game; a position may come several times. */
 		positions: Type.Optional(Type.Array(Id)),
-		note: Type.Optional(Text)
+		note: Type.Optional(Text),
+		/** The team's own words, by the word that stands in their place otherwise. */
+		words: Type.Optional(Type.Record(Type.String(), Name))
 	},
 	closed
 );
@@ -140,6 +187,8 @@ export type Adult = Static<typeof Adult>;
 export type Zone = Static<typeof Zone>;
 export type Marking = Static<typeof Marking>;
 export type Ground = Static<typeof Ground>;
+export type KitItem = Static<typeof KitItem>;
+export type Restriction = Static<typeof Restriction>;
 export type Limits = Static<typeof Limits>;
 export type Team = Static<typeof Team>;
 export type Season = Static<typeof Season>;

@@ -20,6 +20,7 @@ const SetPractice = Type.Object(
 				minutes: Type.Optional(Minutes),
 				place: Type.Optional(Name),
 				expected: Type.Optional(Type.Array(Id)),
+				late: orNone(Type.Record(Type.String(), Minutes)),
 				adults: Type.Optional(Type.Array(Id))
 			},
 			closed

@@ -28,12 +28,31 @@ function expectWhole(track: Track, seconds: number) {
 	expect(at).toBeCloseTo(seconds, 5);
 }
 
+/** The minute at which a period of the demo begins. */
+const minuteOf = (index: number) => evaluation.windows[index].fromSecond / 60;
+
 describe('evaluate', () => {
 	test('gives everyone a track without gaps or overlaps over the whole practice', () => {
 		expect(evaluation.seconds).toBe(90 * 60);
 		expect([...evaluation.players.keys()]).toEqual(practice.expected);
 		for (const track of evaluation.players.values()) expectWhole(track, 90 * 60);
 		for (const track of evaluation.adults.values()) expectWhole(track, 90 * 60);
+	});
+
+	test('lets who comes late join the first run that begins after, and be off until they come', () => {
+		const [late] = practice.expected;
+		const { runs, players, windows } = evaluate(
+			{ ...practice, late: { [late]: minuteOf(1) + 1 } },
+			context
+		);
+		const arrives = (minuteOf(1) + 1) * 60;
+		const own = runs.filter(({ run }) => run.players.includes(late));
+		expect(own.length).toBeGreaterThan(0);
+		for (const { run } of own) expect(run.fromSecond).toBeGreaterThanOrEqual(arrives);
+		const track = players.get(late) as Track;
+		expect(track[0]).toMatchObject({ state: 'off', fromSecond: 0 });
+		expect(intervalAt(track, arrives - 1)?.state).toBe('off');
+		expectWhole(track, windows.at(-1)?.toSecond ?? 0);
 	});
 
 	test('counts what a simulation of the same time counts', () => {

@@ -3,7 +3,7 @@ import type { PeriodKind, Practice } from '../model/practice';
 import type { Context } from './context';
 import { figuresOf, type Figures } from './figures';
 import { playRun, type PlayedRun } from './playRun';
-import { periodWindows, planRuns, type PeriodWindow, type PlannedRun } from './schedule';
+import { arrivesAt, periodWindows, planRuns, type PeriodWindow, type PlannedRun } from './schedule';
 import type { Interval, State, Track } from './timelineShapes';
 
 /** Two runs that ask for the same person at the same time. */
@@ -131,7 +131,8 @@ function sortParts(parts: Map<string, PersonPart[]>): PersonClash[] {
 function trackOf(
 	parts: readonly PersonPart[],
 	windows: readonly PeriodWindow[],
-	gap: (kind: PeriodKind, isBetween: boolean) => State
+	gap: (kind: PeriodKind, isBetween: boolean) => State,
+	arrives = 0
 ): Track {
 	const track: Interval[] = [];
 	let next = 0;
@@ -140,16 +141,17 @@ function trackOf(
 		const starts = next;
 		const fill = (until: number, isBetween: boolean) => {
 			if (until - second < 1e-9) return;
-			const state = gap(period.kind, isBetween);
-			track.push({
-				fromSecond: second,
-				toSecond: until,
-				state,
-				place: null,
-				block: null,
-				copy: null,
-				spot: null
-			});
+			const nowhere = { place: null, block: null, copy: null, spot: null };
+			const comes = Math.min(until, Math.max(second, arrives));
+			if (comes > second)
+				track.push({ fromSecond: second, toSecond: comes, state: 'off', ...nowhere });
+			if (until > comes)
+				track.push({
+					fromSecond: comes,
+					toSecond: until,
+					state: gap(period.kind, isBetween),
+					...nowhere
+				});
 		};
 		for (; next < parts.length && parts[next].run.fromSecond < toSecond - 1e-9; next += 1) {
 			fill(parts[next].run.fromSecond, next > starts);
@@ -198,7 +200,9 @@ export function evaluate(practice: Practice, context: Context, before?: Evaluati
 	const playerClashes = sortParts(players);
 	const adultClashes = sortParts(adults);
 	const tracks = (parts: Map<string, PersonPart[]>, gap: typeof idleState) =>
-		new Map([...parts].map(([id, list]) => [id, trackOf(list, windows, gap)]));
+		new Map(
+			[...parts].map(([id, list]) => [id, trackOf(list, windows, gap, arrivesAt(practice, id))])
+		);
 	const playerTracks = tracks(players, idleState);
 	return {
 		practice,

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
+import type { Period } from '../model/practice';
 import { describeEdit } from '../checks';
 import { rotate } from '../rotation';
 import { meetingsIn } from '../season';
@@ -37,6 +38,21 @@ test('new groups take the place of those that go round, the others stay', () => 
 	const period = findPeriod(next, 'stations');
 	expect(period && movingGroups(period).map(({ players }) => players)).toEqual(turned);
 	expect(evaluate(next, context).playerClashes).toEqual([]);
+});
+
+test('a group without a leader takes the first who leads, a leader who stays keeps that', () => {
+	const groups = movingGroups(stations()).map(({ players }) => players);
+	const leading = new Set([groups[0][2], groups[0][1], groups[1][0]]);
+	const { next } = after(regroup(stations(), groups, leading));
+	const led = movingGroups(findPeriod(next, 'stations') as Period);
+	expect(led.map(({ leader }) => leader).slice(0, 3)).toEqual([
+		groups[0].find((id) => leading.has(id)),
+		groups[1][0],
+		undefined
+	]);
+	const other = new Set(groups[0].slice(-1));
+	const again = regroup(findPeriod(next, 'stations') as Period, groups, other);
+	expect(again.groups?.[0].leader).toBe(led[0].leader);
 });
 
 test('another round gives every group every station, with time to walk', () => {

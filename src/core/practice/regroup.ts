@@ -28,15 +28,24 @@ export function movingGroups(period: Period): Group[] {
 	return period.slots ? groups.filter(({ id }) => named.has(id)) : groups;
 }
 
-/** The edit that puts other players into the groups of a period, in their order; leaders who leave lose that. */
-export function regroup(period: Period, players: readonly (readonly string[])[]): Arrange {
+/**
+ * The edit that puts other players into the groups of a period, in their order. A leader who stays keeps
+ * that; where there is none, the first of those who are `leading` takes it.
+ */
+export function regroup(
+	period: Period,
+	players: readonly (readonly string[])[],
+	leading: ReadonlySet<string> = new Set()
+): Arrange {
 	const moving = movingGroups(period);
 	const next = new Map(moving.map(({ id }, index) => [id, [...(players[index] ?? [])]]));
 	const groups = (period.groups ?? []).map((group) => {
 		const own = next.get(group.id);
 		if (!own) return group;
-		const { leader, ...rest } = group;
-		return { ...rest, players: own, ...(leader && own.includes(leader) && { leader }) };
+		const { leader: before, ...rest } = group;
+		const stays = before !== undefined && own.includes(before);
+		const leader = stays ? before : own.find((id) => leading.has(id));
+		return { ...rest, players: own, ...(leader && { leader }) };
 	});
 	return arranged(period, { groups });
 }

@@ -153,7 +153,13 @@ function* plainRuns(
 	}
 }
 
-/** Every run of a practice in order of its start, players who are not expected left out. */
+/** The second at which a player comes. */
+export const arrivesAt = ({ late }: Practice, player: string): number => (late?.[player] ?? 0) * 60;
+
+/**
+ * Every run of a practice in order of its start, players who are not expected left out. Who comes late
+ * joins the first run that begins after.
+ */
 export function planRuns(
 	practice: Practice,
 	windows: readonly PeriodWindow[],
@@ -169,7 +175,9 @@ export function planRuns(
 			for (const run of planned)
 				runs.push({
 					...run,
-					players: run.players.filter((id) => here.has(id)),
+					players: run.players.filter(
+						(id) => here.has(id) && run.fromSecond >= arrivesAt(practice, id)
+					),
 					adults: run.adults.filter((id) => present.has(id))
 				});
 		}

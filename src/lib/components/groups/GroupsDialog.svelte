@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		Button,
+		Checkbox,
 		Modal,
 		RadioButton,
 		RadioButtonGroup,
@@ -39,6 +40,7 @@
 	let together: string[][] = $state.raw([]);
 	let apart: string[][] = $state.raw([]);
 	let pinned: string[] = $state.raw([]);
+	let leaders = $state(false);
 	let first = $state('');
 	let second = $state('');
 
@@ -46,12 +48,13 @@
 	const ids = $derived(groups.flatMap(({ players }) => players));
 	const shown = $derived(planning.best?.groups ?? groups.map(({ players }) => players));
 	const name = (id: string) => editor.context.playerById.get(id)?.name ?? id;
+	const leading = $derived(new Set(ids.filter((id) => editor.context.playerById.get(id)?.leads)));
 	const isPair = $derived(first !== '' && second !== '' && first !== second);
 
 	onMount(() => () => planning.close());
 
 	function make() {
-		const wishes = { mode, together, apart, pinned };
+		const wishes = { mode, together, apart, pinned, leaders };
 		const input = askedGroups(period, { context: editor.context, wishes, met });
 		void planning.ask({ kind: 'group', input, seconds: SECONDS });
 	}
@@ -62,7 +65,7 @@
 		return list.filter((each) => each !== pair);
 	}
 	function apply() {
-		if (planning.best) onapply(regroup(period, planning.best.groups));
+		if (planning.best) onapply(regroup(period, planning.best.groups, leading));
 		onclose();
 	}
 </script>
@@ -90,6 +93,12 @@
 					<RadioButton value={each.mode} labelText="{each.name}: {each.says}" />
 				{/each}
 			</RadioButtonGroup>
+			{#if leading.size > 0}
+				<Checkbox
+					bind:checked={leaders}
+					labelText="One who leads in each group ({leading.size} of {ids.length} do)"
+				/>
+			{/if}
 			<fieldset>
 				<legend>Two players</legend>
 				<Select id="first-player" size="sm" labelText="One" bind:selected={first}>

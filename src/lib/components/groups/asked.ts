@@ -11,6 +11,8 @@ export interface Wishes {
 	apart: string[][];
 	/** Players who stay in the group where they are. */
 	pinned: readonly string[];
+	/** Whether each group is to have one who leads well. */
+	leaders: boolean;
 }
 
 export const MODES: readonly { mode: GroupMode; name: string; says: string }[] = [
@@ -19,6 +21,9 @@ export const MODES: readonly { mode: GroupMode; name: string; says: string }[] =
 	{ mode: 'unit', name: 'By unit', says: 'as few units in a group as can be' },
 	{ mode: 'fresh', name: 'Fresh', says: 'players who have been together least' }
 ];
+
+/** The role of those who lead well. */
+const LEADER = 'leader';
 
 /** The question for new groups of a period: the same sizes, with the wishes and what was before. */
 export function askedGroups(
@@ -32,14 +37,20 @@ export function askedGroups(
 	);
 	return {
 		players: [...ids].map((id) => {
-			const { unit, ratings } = context.playerById.get(id) ?? {};
-			return { id, ...(unit && { unit }), ...(ratings && { ratings }) };
+			const { unit, ratings, leads } = context.playerById.get(id) ?? {};
+			return {
+				id,
+				...(unit && { unit }),
+				...(ratings && { ratings }),
+				...(leads && { roles: [LEADER] })
+			};
 		}),
 		sizes: groups.map(({ players }) => players.length),
 		mode: wishes.mode,
 		together: wishes.together,
 		apart: wishes.apart,
 		pins: Object.fromEntries(pins),
+		...(wishes.leaders && { eachHas: [{ role: LEADER, min: 1 }] }),
 		met: met.filter(([a, b]) => ids.has(a) && ids.has(b))
 	};
 }
@@ -52,6 +63,7 @@ export function clashWords(
 ): string {
 	if (failure?.code !== 'infeasible' || !failure.rules) return '';
 	const words = failure.rules.map((rule) => {
+		if (rule.rule === 'eachHas') return 'each group has one who leads';
 		if ('id' in rule) return `${name(rule.id)} stays`;
 		const pair = (rule.rule === 'together' ? together : apart)[rule.index] ?? [];
 		return `${pair.map(name).join(' and ')} ${rule.rule}`;

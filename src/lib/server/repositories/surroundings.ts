@@ -1,8 +1,9 @@
 import type { Surroundings } from '$core/model/bundle';
 import type { Drill } from '$core/model/drill';
-import type { Adult, Ground, Limits, Player, Restriction, Season, Team } from '$core/model/team';
-import type { Static } from 'typebox';
+import type { Adult, Limits, Player, Restriction, Season, Team } from '$core/model/team';
+import { usableKit } from '$core/model/teamFile';
 import type { Queryable } from '../database';
+import { listGrounds, listKit } from './places';
 
 interface PersonRow {
 	id: string;
@@ -14,7 +15,12 @@ interface PersonRow {
 	units: string[] | null;
 	days: number[] | null;
 	positions: string[] | null;
-	restrictions: Static<typeof Restriction>[] | null;
+	restrictions: Restriction[] | null;
+	birth_year: number | null;
+	leads: boolean;
+	note: string | null;
+	skills: string[] | null;
+	ages: Adult['ages'] | null;
 	unit: string | null;
 	ratings: Record<string, number> | null;
 }
@@ -35,11 +41,14 @@ const toPlayer = (row: PersonRow) =>
 		ratings: row.ratings,
 		positions: row.positions,
 		restrictions: row.restrictions,
-		usuallyLate: row.usually_late || null
+		usuallyLate: row.usually_late || null,
+		birthYear: row.birth_year,
+		leads: row.leads || null,
+		note: row.note
 	}) as Player;
 
-const toAdult = ({ id, name, role, units, days }: PersonRow) =>
-	present({ id, name, role: role ?? '', units, days }) as Adult;
+const toAdult = ({ id, name, role, units, days, skills, ages }: PersonRow) =>
+	present({ id, name, role: role ?? '', units, days, skills, ages }) as Adult;
 
 /** Teams in order of their names: id and name. */
 export async function listTeams(db: Queryable): Promise<{ id: string; name: string }[]> {
@@ -95,6 +104,7 @@ export async function currentSeason(db: Queryable, teamId: string): Promise<Seas
 async function listPeople(db: Queryable, teamId: string, day: string): Promise<PersonRow[]> {
 	const { rows } = await db.query<PersonRow>(
 		`select p.id, p.kind, p.name, p.number, p.usually_late, p.role, p.units, p.days, p.positions, p.restrictions,
+			p.birth_year, p.leads, p.note, p.skills, p.ages,
 			(select u.unit from person_unit u where u.team_id = p.team_id and u.person_id = p.id
 				and u.since <= $2::date order by u.since desc limit 1) as unit,
 			(select jsonb_object_agg(r.skill, r.rating) from (
@@ -105,24 +115,6 @@ async function listPeople(db: Queryable, teamId: string, day: string): Promise<P
 		[teamId, day]
 	);
 	return rows;
-}
-
-/** The grounds of a team in order of their ids. */
-export async function listGrounds(db: Queryable, teamId: string): Promise<Ground[]> {
-	const { rows } = await db.query<{ body: Ground }>(
-		'select body from ground where team_id = $1 order by id',
-		[teamId]
-	);
-	return rows.map(({ body }) => body);
-}
-
-/** How many of each item a team has. */
-export async function listKit(db: Queryable, teamId: string): Promise<Record<string, number>> {
-	const { rows } = await db.query<{ item: string; count: number }>(
-		'select item, count from kit where team_id = $1 order by item',
-		[teamId]
-	);
-	return Object.fromEntries(rows.map(({ item, count }) => [item, count]));
 }
 
 /** The limits that a team has set, or undefined where it has set none. */
@@ -163,17 +155,22 @@ export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]
 	return rows.map(({ body }) => body);
 }
 
-/** What a team's practices of a day are built from, or undefined where the team is not there. */
+/**
+ * What a team's practices of a day are built from, on the ground that is named or else the team's first;
+ * undefined where the team is not there.
+ */
 export async function loadSurroundings(
 	db: Queryable,
 	teamId: string,
-	day: string
+	day: string,
+	groundId?: string
 ): Promise<Surroundings | undefined> {
 	const team = await findTeam(db, teamId);
 	const season = await currentSeason(db, teamId);
 	if (!team || !season) return undefined;
 	const people = await listPeople(db, teamId, day);
-	const [ground] = await listGrounds(db, teamId);
+	const grounds = await listGrounds(db, teamId);
+	const ground = grounds.find(({ id }) => id === groundId) ?? grounds[0];
 	const limits = await findLimits(db, teamId);
 	return {
 		team,
@@ -181,7 +178,7 @@ export async function loadSurroundings(
 		players: people.filter(({ kind }) => kind === 'player').map(toPlayer),
 		adults: people.filter(({ kind }) => kind === 'adult').map(toAdult),
 		ground,
-		kit: await listKit(db, teamId),
+		kit: usableKit(await listKit(db, teamId)),
 		drills: await listDrills(db, teamId),
 		...(limits && { limits })
 	};

@@ -4,12 +4,15 @@ import type {
 	ExportPractice,
 	ExportTeam
 } from '$core/model/exportFiles';
+import type { AttendanceFile } from '$core/model/attendance';
 import type { Drill } from '$core/model/drill';
 import type { Template } from '$core/model/practice';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
 import { insertTemplate, listTemplates } from './templates';
-import { findLimits, findTeam, listDrills, listGrounds, listKit } from './surroundings';
+import { insertGround, listGrounds, listKit, replaceKit } from './places';
+import { insertAttendance, listAttendance } from './attendance';
+import { findLimits, findTeam, listDrills } from './surroundings';
 
 /** All of one team, as it goes into an export. */
 export interface WholeTeam {
@@ -18,6 +21,7 @@ export interface WholeTeam {
 	practices: ExportPractice[];
 	templates: Template[];
 	ledger: ExportLedger;
+	attendance: AttendanceFile;
 }
 
 /** Takes null fields away: optional fields are not there at all. */
@@ -27,7 +31,8 @@ const present = <Item extends object>(item: Item): Item =>
 async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
 	const { rows } = await db.query<ExportPerson>(
 		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
-			p.units as leads, p.days, p.positions, p.restrictions,
+			p.units as leads, p.days, p.positions, p.restrictions, p.birth_year as "birthYear",
+			nullif(p.leads, false) as "leadsWell", p.note, p.skills, p.ages,
 			coalesce((select jsonb_agg(jsonb_build_object('since', u.since::text, 'unit', u.unit)
 				order by u.since) from person_unit u
 				where u.team_id = p.team_id and u.person_id = p.id), '[]'::jsonb) as units,
@@ -78,7 +83,8 @@ export async function readWholeTeam(db: Queryable, teamId: string): Promise<Whol
 		drills: await listDrills(db, teamId),
 		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
 		templates: await listTemplates(db, teamId),
-		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows }
+		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows },
+		attendance: { format: 'fieldplan/attendance@1', rows: await listAttendance(db, teamId) }
 	};
 }
 
@@ -86,10 +92,13 @@ const json = JSON.stringify;
 
 async function writePeople(tx: Queryable, teamId: string, people: readonly ExportPerson[]) {
 	await tx.query(
-		`insert into person (team_id, id, kind, place, name, number, usually_late, role, units, days, positions, restrictions)
-		 select $1, id, kind, place, name, number, coalesce("usuallyLate", false), role, leads, days, positions, restrictions
+		`insert into person (team_id, id, kind, place, name, number, usually_late, role, units, days, positions,
+			restrictions, birth_year, leads, note, skills, ages)
+		 select $1, id, kind, place, name, number, coalesce("usuallyLate", false), role, leads, days, positions,
+			restrictions, "birthYear", coalesce("leadsWell", false), note, skills, ages
 		 from jsonb_to_recordset($2::jsonb) as p (id text, kind text, place int, name text, number int,
-			"usuallyLate" boolean, role text, leads jsonb, days jsonb, positions jsonb, restrictions jsonb)`,
+			"usuallyLate" boolean, role text, leads jsonb, days jsonb, positions jsonb, restrictions jsonb,
+			"birthYear" int, "leadsWell" boolean, note text, skills jsonb, ages jsonb)`,
 		[teamId, json(people.map((person, place) => ({ ...person, place })))]
 	);
 	const dated = <Item extends object>(of: (person: ExportPerson) => Item[]) =>
@@ -119,18 +128,8 @@ async function writeTeam(
 			[team.id, id, name, firstDay, weeks]
 		);
 	await writePeople(tx, team.id, people);
-	for (const ground of grounds)
-		await tx.query('insert into ground (team_id, id, body) values ($1, $2, $3::jsonb)', [
-			team.id,
-			ground.id,
-			json(ground)
-		]);
-	for (const [item, count] of Object.entries(kit))
-		await tx.query('insert into kit (team_id, item, count) values ($1, $2, $3)', [
-			team.id,
-			item,
-			count
-		]);
+	for (const ground of grounds) await insertGround(tx, team.id, ground);
+	await replaceKit(tx, team.id, kit);
 	if (limits)
 		await tx.query('insert into limit_setting (team_id, body) values ($1, $2::jsonb)', [
 			team.id,
@@ -149,7 +148,7 @@ async function writeDrill(tx: Queryable, teamId: string, drill: Drill): Promise<
 
 /** Adds a whole team; its id must be free. */
 export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<void> {
-	const { team, drills, practices, templates, ledger } = whole;
+	const { team, drills, practices, templates, ledger, attendance } = whole;
 	const teamId = team.team.id;
 	await writeTeam(tx, team);
 	for (const drill of drills) await writeDrill(tx, teamId, drill);
@@ -180,4 +179,5 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 			seconds real, "activeSeconds" real, turns real, state text)`,
 		[teamId, json(ledger.rows)]
 	);
+	await insertAttendance(tx, teamId, attendance.rows);
 }

@@ -6,6 +6,7 @@ import type { Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import { findPractice, insertPractice, replaceLedger } from '../repositories/practices';
 import { findTemplate } from '../repositories/templates';
+import { listGrounds } from '../repositories/places';
 import { loadSurroundings } from '../repositories/surroundings';
 import { rowsOf } from './saveEdits';
 
@@ -16,6 +17,8 @@ export const NewPractice = Type.Object(
 		start: Clock,
 		minutes: Minutes,
 		place: Name,
+		/** The ground that it is planned on; the team's first where it is not said. */
+		groundId: Type.Optional(Id),
 		expected: Type.Array(Id),
 		adults: Type.Array(Id),
 		/** The practice whose periods it starts with. */
@@ -47,6 +50,9 @@ export async function createPractice(
 		if (new Set(wanted[key]).size < wanted[key].length)
 			return fail({ path: key, message: 'names somebody twice' });
 	}
+	const grounds = await listGrounds(db, teamId);
+	if (wanted.groundId !== undefined && !grounds.some(({ id }) => id === wanted.groundId))
+		return fail({ path: 'groundId', message: 'is no ground of this team' });
 	const { from, template, ...facts } = wanted;
 	const model = await findModel(db, teamId, { from, template });
 	if (!model.ok) return model;

@@ -76,7 +76,7 @@ function mondayOf(day: string): string {
 
 /** Drills that ship with the application and suit a sport. */
 function drillsFor(sport: string) {
-	const drills = readDemo().flatMap(({ surroundings }) => surroundings.drills);
+	const drills = readDemo().flatMap((demo) => demo.drills);
 	const suits = drills.filter(({ sports }) => sports.includes(sport) || sports.includes('any'));
 	return [...new Map(suits.map((drill) => [drill.id, { ...drill, revision: 1 }])).values()];
 }
@@ -113,12 +113,13 @@ function wholeTeam(
 				{ id: 'head', kind: 'adult' as const, name: coach, role: 'head coach', ...nothing }
 			],
 			grounds: [sport.ground],
-			kit: sport.kit
+			kit: Object.entries(sport.kit).map(([item, count]) => ({ item, count }))
 		},
 		drills: drillsFor(sport.id),
 		practices: [],
 		templates: [],
-		ledger: { format: 'fieldplan/ledger@1', rows: [] }
+		ledger: { format: 'fieldplan/ledger@1', rows: [] },
+		attendance: { format: 'fieldplan/attendance@1', rows: [] }
 	};
 }
 

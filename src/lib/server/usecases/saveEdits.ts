@@ -53,8 +53,8 @@ function replay(practice: Practice, edits: readonly SentEdit[]): Result<Practice
 
 /** The ledger rows of a practice as it stands, played with what its team had on that day. */
 export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
-	const { teamId, id, date } = practice;
-	const surroundings = await loadSurroundings(tx, teamId, date);
+	const { teamId, id, date, groundId } = practice;
+	const surroundings = await loadSurroundings(tx, teamId, date, groundId);
 	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
 	return ledgerRows(evaluate(practice, toContext(surroundings)));
 }

@@ -1,12 +1,14 @@
-import { Surroundings } from '$core/model/bundle';
+import { AttendanceFile } from '$core/model/attendance';
 import type { ExportPerson } from '$core/model/exportFiles';
 import { Practice } from '$core/model/practice';
 import { Drill } from '$core/model/drill';
+import { TeamFile } from '$core/model/teamFile';
 import type { Static, TSchema } from 'typebox';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { insertPractice, replaceLedger } from '../repositories/practices';
+import { insertAttendance } from '../repositories/attendance';
 import { listTeams } from '../repositories/surroundings';
 import { rowsOf } from './saveEdits';
 
@@ -29,25 +31,39 @@ function filesIn<Schema extends TSchema>(schema: Schema, folder: string): Static
 		.map(([path, value]) => read(schema, path, value));
 }
 
+/** A team of the demo. */
+export interface DemoTeam {
+	file: TeamFile;
+	drills: Drill[];
+	practices: Practice[];
+	attendance: AttendanceFile;
+}
+
 /** The demo's teams with their practices, each file checked against its schema. */
-export function readDemo(): { surroundings: Surroundings; practices: Practice[] }[] {
+export function readDemo(): DemoTeam[] {
 	return Object.entries(files)
 		.filter(([path]) => path.endsWith('/team.json'))
 		.map(([path, team]) => {
 			const folder = path.slice(0, -'team.json'.length);
-			const drills = filesIn(Drill, `${folder}drills/`);
-			const surroundings = read(Surroundings, path, { ...(team as object), drills });
-			return { surroundings, practices: filesIn(Practice, `${folder}practices/`) };
+			const attendance = `${folder}attendance.json`;
+			return {
+				file: read(TeamFile, path, team),
+				drills: filesIn(Drill, `${folder}drills/`),
+				practices: filesIn(Practice, `${folder}practices/`),
+				attendance: read(AttendanceFile, attendance, files[attendance])
+			};
 		});
 }
 
 /** A team of a file as a team that is stored: its units and ratings hold from the season's first day. */
-function toWhole({ players, adults, season, ground, drills, ...rest }: Surroundings): WholeTeam {
+function toWhole({ file, drills }: DemoTeam): WholeTeam {
+	const { players, adults, season, ...rest } = file;
 	const since = season.firstDay;
 	const people: ExportPerson[] = [
-		...players.map(({ unit, ratings = {}, ...player }) => ({
+		...players.map(({ unit, ratings = {}, leads, ...player }) => ({
 			kind: 'player' as const,
 			...player,
+			...(leads && { leadsWell: leads }),
 			units: unit === undefined ? [] : [{ since, unit }],
 			ratings: Object.entries(ratings).map(([skill, rating]) => ({ since, skill, rating }))
 		})),
@@ -60,11 +76,12 @@ function toWhole({ players, adults, season, ground, drills, ...rest }: Surroundi
 		}))
 	];
 	return {
-		team: { format: 'fieldplan/team@1', ...rest, seasons: [season], people, grounds: [ground] },
+		team: { format: 'fieldplan/team@1', ...rest, seasons: [season], people },
 		drills,
 		practices: [],
 		templates: [],
-		ledger: { format: 'fieldplan/ledger@1', rows: [] }
+		ledger: { format: 'fieldplan/ledger@1', rows: [] },
+		attendance: { format: 'fieldplan/attendance@1', rows: [] }
 	};
 }
 
@@ -75,7 +92,7 @@ async function isFirstTime(db: Db): Promise<boolean> {
 }
 
 /** Ids of the teams of the demo. */
-export const demoTeams = (): string[] => readDemo().map(({ surroundings }) => surroundings.team.id);
+export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.id);
 
 /**
  * Fills an empty database with the demo, in one transaction; leaves any other as it is. Practices
@@ -86,14 +103,15 @@ export async function seedDemo(db: Db, today: string): Promise<void> {
 	await db.transaction(async (tx) => {
 		await tx.query(`insert into installation (step) values ('demo')`);
 		if ((await listTeams(tx)).length > 0) return;
-		for (const { surroundings, practices } of readDemo()) {
-			await writeWholeTeam(tx, toWhole(surroundings));
-			for (const practice of practices) {
+		for (const demo of readDemo()) {
+			await writeWholeTeam(tx, toWhole(demo));
+			for (const practice of demo.practices) {
 				await insertPractice(tx, practice);
 				const rows = await rowsOf(tx, practice);
 				await replaceLedger(tx, practice, 'planned', rows);
 				if (practice.date < today) await replaceLedger(tx, practice, 'done', rows);
 			}
+			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);
 		}
 	});
 }

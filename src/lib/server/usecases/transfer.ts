@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import type { Static, TSchema } from 'typebox';
+import { AttendanceFile } from '$core/model/attendance';
 import { Drill } from '$core/model/drill';
 import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
 import { Template } from '$core/model/practice';
@@ -25,10 +26,12 @@ export async function exportAll(db: Db): Promise<Uint8Array> {
 	const files: Zippable = { 'fieldplan.json': pretty({ format: 'fieldplan/export@1' }) };
 	await db.transaction(async (tx) => {
 		for (const { id } of await listTeams(tx)) {
-			const { team, drills, practices, templates, ledger } = await readWholeTeam(tx, id);
+			const whole = await readWholeTeam(tx, id);
+			const { team, drills, practices, templates, ledger, attendance } = whole;
 			const folder = `teams/${safe(id)}`;
 			files[`${folder}/team.json`] = pretty(team);
 			files[`${folder}/ledger.json`] = pretty(ledger);
+			files[`${folder}/attendance.json`] = pretty(attendance);
 			for (const drill of drills)
 				files[`${folder}/drills/${safe(drill.id)}@${drill.revision ?? 1}.json`] = pretty(drill);
 			for (const stored of practices)
@@ -100,7 +103,8 @@ function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): Whole
 		drills: inside('drills').map((name) => read(files, name, Drill)),
 		practices,
 		templates: inside('templates').map((name) => read(files, name, Template)),
-		ledger: read(files, `${folder}/ledger.json`, ExportLedger)
+		ledger: read(files, `${folder}/ledger.json`, ExportLedger),
+		attendance: read(files, `${folder}/attendance.json`, AttendanceFile)
 	};
 }
 

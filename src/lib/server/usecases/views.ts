@@ -5,6 +5,7 @@ import type { Surroundings } from '$core/model/bundle';
 import type { Season } from '$core/model/team';
 import type { Queryable } from '../database';
 import { findPractice, listPractices, type StoredPractice } from '../repositories/practices';
+import { listGrounds } from '../repositories/places';
 import { loadSurroundings } from '../repositories/surroundings';
 
 /** A practice in the list of a season. */
@@ -53,9 +54,10 @@ export async function loadBoard(
 	practiceId: string
 ): Promise<Board | undefined> {
 	const stored = await findPractice(db, teamId, practiceId);
-	const surroundings = stored && (await loadSurroundings(db, teamId, stored.practice.date));
-	if (!stored || !surroundings) return undefined;
-	const { date } = stored.practice;
+	if (!stored) return undefined;
+	const { date, groundId } = stored.practice;
+	const surroundings = await loadSurroundings(db, teamId, date, groundId);
+	if (!surroundings) return undefined;
 	const past = (await listPractices(db, teamId)).filter(({ practice }) => practice.date < date);
 	const met = meetingsIn(past.map(({ practice }) => practice));
 	return { stored, surroundings, week: weekOf(surroundings.season, date), met };
@@ -69,10 +71,14 @@ export async function loadPracticeList(
 ): Promise<{ surroundings: Surroundings; lines: PracticeLine[] } | undefined> {
 	const surroundings = await loadSurroundings(db, teamId, today);
 	if (!surroundings) return undefined;
-	const context = toContext(surroundings);
+	const grounds = await listGrounds(db, teamId);
+	const contexts = new Map(
+		grounds.map((ground) => [ground.id, toContext({ ...surroundings, ground })])
+	);
+	const first = toContext(surroundings);
 	const practices = await listPractices(db, teamId);
 	const lines = practices.map(({ practice, isDone, isArchived }): PracticeLine => {
-		const evaluation = evaluate(practice, context);
+		const evaluation = evaluate(practice, contexts.get(practice.groundId ?? '') ?? first);
 		const findings = check(evaluation);
 		const stops = findings.filter(({ severity }) => severity === 'stop').length;
 		const { id, date, start, minutes, place, expected, adults } = practice;

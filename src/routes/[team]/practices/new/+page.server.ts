@@ -1,6 +1,7 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { useConfig, useDb } from '$lib/server/app';
+import { listGrounds } from '$lib/server/repositories/places';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { listTemplates } from '$lib/server/repositories/templates';
 import { createPractice, findModel, NewPractice } from '$lib/server/usecases/createPractice';
@@ -16,12 +17,13 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	if (!model.ok) error(404, 'There is nothing of this name to start with.');
 	const surroundings = await loadSurroundings(await useDb(), params.team, today);
 	if (!surroundings) error(404, 'There is no such team.');
-	const { team, players, adults, ground } = surroundings;
+	const { team, players, adults } = surroundings;
+	const grounds = await listGrounds(await useDb(), params.team);
 	return {
 		team: { id: team.id, name: team.name, units: team.units },
 		players,
 		adults,
-		place: ground.name,
+		grounds: grounds.map(({ id, name }) => ({ id, name })),
 		today,
 		model: model.value,
 		templates: (await listTemplates(await useDb(), params.team)).map(({ id, name }) => ({
@@ -43,6 +45,7 @@ export const actions: Actions = {
 			place: text(form, 'place'),
 			expected: form.getAll('expected').map(String),
 			adults: form.getAll('adults').map(String),
+			...(text(form, 'groundId') !== '' && { groundId: text(form, 'groundId') }),
 			...(form.has('from') && { from: text(form, 'from') }),
 			...(form.has('template') && { template: text(form, 'template') })
 		};

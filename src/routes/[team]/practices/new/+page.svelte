@@ -1,5 +1,12 @@
 <script lang="ts">
-	import { Button, InlineNotification, NumberInput, TextInput } from 'carbon-components-svelte';
+	import {
+		Button,
+		InlineNotification,
+		NumberInput,
+		Select,
+		SelectItem,
+		TextInput
+	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
@@ -15,7 +22,8 @@
 	let date = $state(untrack(() => data.today));
 	let start = $state(untrack(() => past?.start ?? '18:30'));
 	let minutes: number | null = $state(untrack(() => data.model?.minutes ?? 90));
-	let place = $state(untrack(() => past?.place ?? data.place));
+	let groundId = $state(untrack(() => past?.groundId ?? data.grounds[0].id));
+	let place = $state(untrack(() => past?.place ?? data.grounds[0].name));
 	let expected: string[] = $state(
 		untrack(() => past?.expected ?? data.players.map(({ id }) => id))
 	);
@@ -29,6 +37,12 @@
 		)
 	);
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
+
+	/** Another ground is another place, unless a coach has named one of their own. */
+	function takePlace() {
+		const isNamed = !data.grounds.some(({ name }) => name === place);
+		if (!isNamed) place = data.grounds.find(({ id }) => id === groundId)?.name ?? place;
+	}
 
 	/** Monday 1 to Sunday 7. */
 	function isoDay(day: string): number {
@@ -101,6 +115,17 @@
 				bind:value={minutes}
 				invalidText="1 to 600 minutes"
 			/>
+			{#if data.grounds.length > 1}
+				<Select
+					id="groundId"
+					name="groundId"
+					labelText="On the ground"
+					bind:selected={groundId}
+					on:change={takePlace}
+				>
+					{#each data.grounds as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+				</Select>
+			{/if}
 			<TextInput
 				id="place"
 				name="place"
