@@ -61,9 +61,6 @@ test('the squad goes out as a table file and comes back after a look at it', asy
 	const large = `name\n${'Ada\n'.repeat(400_000)}`;
 	await open(page, `${server.url}/saltmarsh/squad/table`);
 	await page.getByLabel('CSV file').setInputFiles(file(large));
-	const [refused] = await Promise.all([
-		page.waitForResponse((response) => response.request().method() === 'POST'),
-		page.getByRole('button', { name: 'Look at the file' }).click()
-	]);
-	expect(refused.status()).toBe(413);
+	await page.getByRole('button', { name: 'Look at the file' }).click();
+	await expect(page.getByText('has 1.6 MB; a table of players has 1 MB at most')).toBeVisible();
 });

@@ -9,8 +9,9 @@ export function restrictionOn(
 	drill: Drill,
 	{ date, limits }: { date: string; limits: Limits }
 ) {
-	return player?.restrictions?.find(({ from, until }) => {
+	return player?.restrictions?.find(({ from, until, cleared }) => {
 		if (until !== undefined && date >= until) return false;
+		if (cleared && date >= cleared.on) return false;
 		return from === 'contact'
 			? drill.contact >= limits.restrictedContact
 			: drill.effort >= limits.restrictedEffort;

@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { closed, Id, Name } from './fields';
+import { Ages, BirthYear } from './team';
 
 /** The most players that a squad holds. */
 export const MOST_PLAYERS = 500;
@@ -15,6 +16,8 @@ export const SquadRow = Type.Object(
 		positions: Type.Array(Id),
 		/** 1 to 5 by skill area. */
 		ratings: Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 })),
+		birthYear: Type.Optional(BirthYear),
+		leads: Type.Optional(Type.Boolean()),
 		usuallyLate: Type.Boolean()
 	},
 	closed
@@ -22,5 +25,21 @@ export const SquadRow = Type.Object(
 
 /** The rows of a squad that are saved together. */
 export const SquadRows = Type.Array(SquadRow, { maxItems: MOST_PLAYERS });
+
+/** An adult as their page gives one; without an id it is somebody new. */
+export const AdultRow = Type.Object(
+	{
+		id: Type.Optional(Id),
+		name: Name,
+		role: Name,
+		units: Type.Array(Id),
+		skills: Type.Array(Id),
+		days: Type.Array(Type.Integer({ minimum: 1, maximum: 7 }), { uniqueItems: true }),
+		ages: Type.Optional(Ages)
+	},
+	closed
+);
+export const AdultRows = Type.Array(AdultRow, { maxItems: 100 });
+export type AdultRow = Static<typeof AdultRow>;
 
 export type SquadRow = Static<typeof SquadRow>;

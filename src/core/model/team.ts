@@ -6,8 +6,16 @@ export const Restriction = Type.Object(
 	{
 		from: Type.Enum(['contact', 'running']),
 		until: Type.Optional(Day),
-		setBy: Name
+		setBy: Name,
+		/** Who lifted it, and from which day on: a licensed practitioner, never the application. */
+		cleared: Type.Optional(Type.Object({ by: Name, on: Day }, closed))
 	},
+	closed
+);
+
+/** What stands on a player's own page, beside the squad's table. */
+export const PlayerFacts = Type.Object(
+	{ note: Text, restrictions: Type.Array(Restriction, { maxItems: 20 }) },
 	closed
 );
 
@@ -188,6 +196,7 @@ export type Zone = Static<typeof Zone>;
 export type Marking = Static<typeof Marking>;
 export type Ground = Static<typeof Ground>;
 export type KitItem = Static<typeof KitItem>;
+export type PlayerFacts = Static<typeof PlayerFacts>;
 export type Restriction = Static<typeof Restriction>;
 export type Limits = Static<typeof Limits>;
 export type Team = Static<typeof Team>;

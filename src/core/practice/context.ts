@@ -46,19 +46,24 @@ const byId = <Item extends { id: string }>(items: readonly Item[]) =>
 
 const revisionKey = (id: string, revision: number) => `${revision} ${id}`;
 
-/** Surroundings with look-ups; limits that are not set take their defaults. */
-export function toContext(surroundings: Surroundings): Context {
-	const { drills, limits, players, adults, ground } = surroundings;
+/** The newest revision of each drill, in the order in which they first come. */
+export function toShelf(drills: readonly Drill[]): Drill[] {
 	const newest = new Map<string, Drill>();
 	for (const drill of drills)
 		if ((drill.revision ?? 1) >= (newest.get(drill.id)?.revision ?? 1)) newest.set(drill.id, drill);
+	return [...newest.values()];
+}
+
+/** Surroundings with look-ups; limits that are not set take their defaults. */
+export function toContext(surroundings: Surroundings): Context {
+	const { drills, limits, players, adults, ground } = surroundings;
 	return {
 		...surroundings,
 		limits: { ...DEFAULT_LIMITS, ...limits },
 		playerById: byId(players),
 		adultById: byId(adults),
 		zoneById: byId(ground.zones),
-		shelf: [...newest.values()],
+		shelf: toShelf(drills),
 		drillByRevision: new Map(
 			drills.map((drill) => [revisionKey(drill.id, drill.revision ?? 1), drill])
 		)

@@ -4,7 +4,7 @@ export { copyPeriod } from './copyPeriod';
 export { mergeBlocks, splitBlock } from './splitBlock';
 export { mergeWithNext, splitPeriod } from './splitPeriod';
 export { LIMIT_FACTS, type LimitFact } from './limitFacts';
-export { DEFAULT_LIMITS, drillOf, toContext, type Context } from './context';
+export { DEFAULT_LIMITS, drillOf, toContext, toShelf, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
 export { spreadOf, type BlockFigures, type Figures, type PlayerFigures } from './figures';
@@ -14,6 +14,7 @@ export type { PlayedRun, RunSums } from './playRun';
 export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
 export { overlap, roomFor, zonesOfLane, type Room } from './room';
 export {
+	arrivesAt,
 	isStation,
 	playersOfCopy,
 	playersOfLane,

@@ -102,5 +102,7 @@ test('meetings are counted by pair, not where the whole squad is together', () =
 		({ players }) => players.includes(a) && players.includes(b)
 	).length;
 	expect(together(a, b)).toBeGreaterThanOrEqual(expected);
-	expect(meetingsIn([{ periods: practice.periods.filter(({ id }) => id === 'game') }])).toEqual([]);
+	expect(
+		meetingsIn([{ ...practice, periods: practice.periods.filter(({ id }) => id === 'game') }])
+	).toEqual([]);
 });

@@ -1,2 +1,4 @@
-export { meetingsIn, type Meetings } from './meetings';
+export { habitsOf, type Habit } from './attendance';
 export { ledgerRows, type LedgerRow } from './ledger';
+export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
+export { orderByCliques, togetherOf, type Together } from './together';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, FileUploader, InlineNotification } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -9,11 +9,7 @@
 	const imported = $derived(form && 'imported' in form ? form.imported : undefined);
 </script>
 
-<svelte:head><title>Data · Field Plan</title></svelte:head>
-
-<TopBar team={data.teams[0]} current="data" />
-<main>
-	<h1 class="wide">Everything out and in</h1>
+<Page team={data.teams[0]} current="data" title="Data" heading="Everything out and in" narrow>
 	{#if misfit}
 		<InlineNotification
 			lowContrast
@@ -64,18 +60,9 @@
 			<Button type="submit" size="small">Take it in</Button>
 		</form>
 	</section>
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 760px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-		padding-bottom: 10px;
-	}
 	h2 {
 		font-size: 15px;
 		font-weight: 700;

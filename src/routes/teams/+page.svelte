@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -12,17 +12,10 @@
 		number === 1 ? `1 ${one}` : `${number} ${many}`;
 </script>
 
-<svelte:head><title>Teams · Field Plan</title></svelte:head>
-
-<TopBar current="teams" />
-<main>
-	<header>
-		<div>
-			<h1 class="wide">Teams</h1>
-			<p>Each has its own squad, ground, drills and practices.</p>
-		</div>
+<Page current="teams" title="Teams" intro="Each has its own squad, ground, drills and practices.">
+	{#snippet ways()}
 		<Button size="small" href="/teams/new">New team</Button>
-	</header>
+	{/snippet}
 	<ul>
 		{#each data.teams as team (team.id)}
 			<li>
@@ -44,7 +37,7 @@
 			</li>
 		{/each}
 	</ul>
-</main>
+</Page>
 
 <form method="POST" action="?/remove" bind:this={form} use:enhance hidden>
 	<input type="hidden" name="team" value={leaving?.id ?? ''} />
@@ -71,27 +64,6 @@
 {/if}
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1240px;
-	}
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 16px;
-		justify-content: space-between;
-		align-items: end;
-		padding-bottom: 12px;
-		border-bottom: 1px solid var(--ink);
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
-	header p {
-		color: var(--ink-soft);
-		font-size: 13px;
-	}
 	li {
 		display: grid;
 		grid-template-columns: 2fr 1.2fr 0.8fr 0.8fr 1.2fr auto;

@@ -1,10 +1,9 @@
+import type { TypedRow } from '../table/columns';
 import type { SquadRow } from '$core/model/squad';
 import type { Player } from '$core/model/team';
 
 /** A row of the squad's page while it is typed in: all as text. */
-export interface Entry {
-	/** Stays while the row moves and is typed in. */
-	key: string;
+export interface Entry extends TypedRow {
 	id?: string;
 	number: string;
 	name: string;
@@ -12,6 +11,8 @@ export interface Entry {
 	positions: string;
 	/** By skill area. */
 	ratings: Record<string, string>;
+	birthYear: string;
+	leads: boolean;
 	usuallyLate: boolean;
 }
 
@@ -23,6 +24,8 @@ export function entryOf({
 	unit,
 	positions,
 	ratings,
+	birthYear,
+	leads,
 	usuallyLate
 }: Player): Entry {
 	return {
@@ -35,6 +38,8 @@ export function entryOf({
 		ratings: Object.fromEntries(
 			Object.entries(ratings ?? {}).map(([skill, rating]) => [skill, String(rating)])
 		),
+		birthYear: birthYear === undefined ? '' : String(birthYear),
+		leads: leads === true,
 		usuallyLate: usuallyLate === true
 	};
 }
@@ -47,6 +52,8 @@ export const emptyEntry = (key: string): Entry => ({
 	unit: '',
 	positions: '',
 	ratings: {},
+	birthYear: '',
+	leads: false,
 	usuallyLate: false
 });
 
@@ -71,6 +78,8 @@ export function rowOf({
 	unit,
 	positions,
 	ratings,
+	birthYear,
+	leads,
 	usuallyLate
 }: Entry): SquadRow {
 	const rated = Object.entries(ratings).filter(([, typed]) => typed.trim() !== '');
@@ -86,6 +95,8 @@ export function rowOf({
 		ratings: Object.fromEntries(
 			rated.map(([skill, typed]) => [skill, Number(typed.replace(',', '.'))])
 		),
+		...(birthYear.trim() !== '' && { birthYear: Number(birthYear) }),
+		leads,
 		usuallyLate
 	};
 }

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import { SECTIONS } from '../page/pages';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The black bar: where one is, whose team it is, whether all is saved. */
 	let {
@@ -9,9 +11,12 @@
 	}: {
 		/** The team that is worked on; none where teams are chosen. */
 		team?: { id: string; name: string };
-		current: 'teams' | 'practices' | 'squad' | 'limits' | 'board' | 'data';
+		/** The section or the page that is looked at. */
+		current: string;
 		children?: Snippet;
 	} = $props();
+
+	const w = useWording();
 </script>
 
 <header>
@@ -19,15 +24,12 @@
 	<nav aria-label="Main">
 		<a href="/teams" aria-current={current === 'teams' ? 'page' : undefined}>Teams</a>
 		{#if team}
-			<a href="/{team.id}/practices" aria-current={current === 'practices' ? 'page' : undefined}
-				>Practices</a
-			>
-		{/if}
-		{#if current === 'board'}<span aria-current="page">Practice</span>{/if}
-		{#if team}
-			<a href="/{team.id}/squad" aria-current={current === 'squad' ? 'page' : undefined}>Squad</a>
-			<a href="/{team.id}/limits" aria-current={current === 'limits' ? 'page' : undefined}>Limits</a
-			>
+			{#each SECTIONS as { id, name } (id)}
+				<a href="/{team.id}/{id}" aria-current={current === id ? 'page' : undefined}>{w(name)}</a>
+				{#if id === 'practices' && current === 'board'}
+					<span aria-current="page">{w('Practice')}</span>
+				{/if}
+			{/each}
 		{/if}
 		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>Data</a>
 	</nav>

@@ -1,43 +1,84 @@
-import type { SquadRow } from '$core/model/squad';
+import type { AdultRow, SquadRow } from '$core/model/squad';
+import type { PlayerFacts } from '$core/model/team';
 import type { Queryable } from '../database';
 
+type NamedRow = SquadRow & { id: string };
+
+/** What a row says of a player, as the columns of `person` from the fourth parameter on. */
+const facts = ({ name, number, usuallyLate, positions, birthYear, leads }: NamedRow) => [
+	name,
+	number ?? null,
+	usuallyLate,
+	positions.length > 0 ? JSON.stringify(positions) : null,
+	birthYear ?? null,
+	leads ?? false
+];
+
 /** Adds a player at the end of the squad. */
-export async function insertPlayer(
-	tx: Queryable,
-	teamId: string,
-	{ id, name, number, positions, usuallyLate }: SquadRow & { id: string }
-): Promise<void> {
+export async function insertPlayer(tx: Queryable, teamId: string, row: NamedRow): Promise<void> {
 	await tx.query(
-		`insert into person (team_id, id, kind, place, name, number, usually_late, positions)
+		`insert into person (team_id, id, kind, place, name, number, usually_late, positions, birth_year, leads)
 		 values ($1, $2, 'player', (select coalesce(max(place), 0) + 1 from person where team_id = $1),
-			$3, $4, $5, $6::jsonb)`,
-		[
-			teamId,
-			id,
-			name,
-			number ?? null,
-			usuallyLate,
-			positions.length > 0 ? JSON.stringify(positions) : null
-		]
+			$3, $4, $5, $6::jsonb, $7, $8)`,
+		[teamId, row.id, ...facts(row)]
 	);
 }
 
-/** Changes what is said of a player, but for dated facts. */
-export async function updatePlayer(
-	tx: Queryable,
-	teamId: string,
-	{ id, name, number, positions, usuallyLate }: SquadRow & { id: string }
-): Promise<void> {
+/** Changes what is said of a player, but for dated facts and what stands on the player's own page. */
+export async function updatePlayer(tx: Queryable, teamId: string, row: NamedRow): Promise<void> {
 	await tx.query(
-		`update person set name = $3, number = $4, usually_late = $5, positions = $6::jsonb
+		`update person set name = $3, number = $4, usually_late = $5, positions = $6::jsonb, birth_year = $7,
+			leads = $8
+		 where team_id = $1 and id = $2 and kind = 'player'`,
+		[teamId, row.id, ...facts(row)]
+	);
+}
+
+/** Changes what stands on a player's own page; false where the team has no such player. */
+export async function updateFacts(
+	db: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	{ note, restrictions }: PlayerFacts
+): Promise<boolean> {
+	const { affectedRows } = await db.query(
+		`update person set note = $3, restrictions = $4::jsonb
 		 where team_id = $1 and id = $2 and kind = 'player'`,
 		[
 			teamId,
 			id,
+			note.trim() === '' ? null : note.trim(),
+			restrictions.length > 0 ? JSON.stringify(restrictions) : null
+		]
+	);
+	return affectedRows === 1;
+}
+
+const list = (items: readonly unknown[]) => (items.length > 0 ? JSON.stringify(items) : null);
+
+/** Changes an adult, or adds one behind the others where `isNew`. */
+export async function writeAdult(
+	tx: Queryable,
+	teamId: string,
+	{ isNew, ...row }: AdultRow & { id: string; isNew: boolean }
+): Promise<void> {
+	const { id, name, role, units, skills, days, ages } = row;
+	await tx.query(
+		isNew
+			? `insert into person (team_id, id, kind, place, name, role, units, skills, days, ages)
+				values ($1, $2, 'adult', (select coalesce(max(place), 0) + 1 from person where team_id = $1),
+					$3, $4, $5::jsonb, $6::jsonb, $7::jsonb, $8::jsonb)`
+			: `update person set name = $3, role = $4, units = $5::jsonb, skills = $6::jsonb,
+					days = $7::jsonb, ages = $8::jsonb
+				where team_id = $1 and id = $2 and kind = 'adult'`,
+		[
+			teamId,
+			id,
 			name,
-			number ?? null,
-			usuallyLate,
-			positions.length > 0 ? JSON.stringify(positions) : null
+			role,
+			list(units),
+			list(skills),
+			list(days),
+			ages ? JSON.stringify(ages) : null
 		]
 	);
 }
@@ -79,4 +120,22 @@ export async function deletePerson(db: Queryable, teamId: string, id: string): P
 		id
 	]);
 	return affectedRows === 1;
+}
+
+/** What a player was given of one skill in the practices that were held. */
+export interface Counted {
+	skill: string;
+	minutes: number;
+	turns: number;
+}
+
+/** What a player was given of each skill in the practices that were held, by skill. */
+export async function countedFor(db: Queryable, teamId: string, id: string): Promise<Counted[]> {
+	const { rows } = await db.query<Counted>(
+		`select skill, round(sum(seconds) / 60)::int as minutes, round(sum(turns))::int as turns
+		 from ledger where team_id = $1 and player_id = $2 and state = 'done'
+		 group by skill order by skill`,
+		[teamId, id]
+	);
+	return rows;
 }

@@ -44,6 +44,15 @@ export async function listPractices(db: Queryable, teamId: string): Promise<List
 	}));
 }
 
+/** Whether a practice was held: what was done is in the ledger. */
+export async function isHeld(db: Queryable, teamId: string, id: string): Promise<boolean> {
+	const { rows } = await db.query(
+		`select 1 from ledger where team_id = $1 and practice_id = $2 and state = 'done' limit 1`,
+		[teamId, id]
+	);
+	return rows.length > 0;
+}
+
 /** Ids and days of a team's practices that are not put away, the newest first. */
 export async function listDays(
 	db: Queryable,

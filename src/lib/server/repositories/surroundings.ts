@@ -90,6 +90,11 @@ export async function findTeam(db: Queryable, teamId: string): Promise<Team | un
 	return rows[0]?.body;
 }
 
+/** Puts a team in the place of the one with its id. */
+export async function updateTeam(db: Queryable, team: Team): Promise<void> {
+	await db.query('update team set body = $2::jsonb where id = $1', [team.id, JSON.stringify(team)]);
+}
+
 /** The newest season of a team, or undefined. */
 export async function currentSeason(db: Queryable, teamId: string): Promise<Season | undefined> {
 	const { rows } = await db.query<Season>(

@@ -28,7 +28,8 @@ export interface WholeTeam {
 const present = <Item extends object>(item: Item): Item =>
 	Object.fromEntries(Object.entries(item).filter(([, value]) => value !== null)) as Item;
 
-async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
+/** Everyone of a team with all that is kept of them, in the order of the squad. */
+export async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
 	const { rows } = await db.query<ExportPerson>(
 		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
 			p.units as leads, p.days, p.positions, p.restrictions, p.birth_year as "birthYear",

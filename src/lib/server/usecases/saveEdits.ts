@@ -72,13 +72,34 @@ async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice
 	if (fresh.length === 0) return stored;
 	const stale: SaveFailure = { reason: 'stale', current: stored, known: [...known] };
 	if (stored.revision !== revision) throw new Rollback(stale);
-	const replayed = replay(stored.practice, fresh);
+	return write(tx, stored, fresh);
+}
+
+/** Replays edits on a stored practice and writes the next state; throws what was refused. */
+async function write(
+	tx: Queryable,
+	stored: StoredPractice,
+	edits: readonly SentEdit[]
+): Promise<StoredPractice> {
+	const { practice: before, revision } = stored;
+	const replayed = replay(before, edits);
 	if (!replayed.ok) throw new Rollback(replayed.failure);
 	const practice = replayed.value;
-	if (!(await updatePractice(tx, practice, revision))) throw new Rollback(stale);
-	await insertEdits(tx, { teamId, id, revision: revision + 1 }, fresh);
+	const { teamId, id } = practice;
+	if (!(await updatePractice(tx, practice, revision)))
+		throw new Rollback({ reason: 'stale', current: stored, known: [] });
+	await insertEdits(tx, { teamId, id, revision: revision + 1 }, edits);
 	await replaceLedger(tx, { teamId, id }, 'planned', await rowsOf(tx, practice));
 	return { revision: revision + 1, practice };
+}
+
+/** Applies one edit to the newest state of a practice within a transaction of the caller. */
+export async function applyStored(
+	tx: Queryable,
+	stored: StoredPractice,
+	edit: SentEdit
+): Promise<StoredPractice> {
+	return write(tx, stored, [edit]);
 }
 
 /**

@@ -26,20 +26,32 @@ async function squad(on = day) {
 	return surroundings;
 }
 const save = (rows: unknown) => saveSquad(db, { teamId, day, rows });
-const rowOf = ({ id, name, number, unit, positions, ratings, usuallyLate }: Player): SquadRow => ({
+const rowOf = ({
+	id,
+	name,
+	number,
+	unit,
+	positions,
+	ratings,
+	birthYear,
+	leads,
+	usuallyLate
+}: Player): SquadRow => ({
 	id,
 	name,
 	...(number !== undefined && { number }),
 	...(unit && { unit }),
 	positions: positions ?? [],
 	ratings: ratings ?? {},
+	...(birthYear !== undefined && { birthYear }),
+	leads: leads ?? false,
 	usuallyLate: usuallyLate ?? false
 });
 const bytes = (text: string) => new TextEncoder().encode(text);
 const read = (text: string | Uint8Array, more: object = {}) =>
 	readSquadCsv(typeof text === 'string' ? bytes(text) : text, {
 		team,
-		known: new Set(players.map(({ id }) => id)),
+		known: new Map(players.map((player) => [player.id, player])),
 		...more
 	});
 
@@ -155,9 +167,10 @@ describe('a table file of the squad', () => {
 				unit: 'backs',
 				positions: [],
 				ratings: { passing: 3.5 },
+				leads: false,
 				usuallyLate: false
 			},
-			{ name: 'Ada', positions: [], ratings: {}, usuallyLate: false }
+			{ name: 'Ada', positions: [], ratings: {}, leads: false, usuallyLate: false }
 		]);
 		expect(reading.columns.find(({ heading }) => heading === 'Club')?.takenFor).toBe('');
 	});
@@ -186,6 +199,18 @@ describe('a table file of the squad', () => {
 			read(Uint8Array.from({ length: 5000 }, (_, k) => (k * 7919) % 256)).faults.length
 		).toBeGreaterThan(0);
 		expect(read('').faults).toMatchObject([{ line: 1 }]);
+	});
+
+	test('leaves alone what it has no column for, and counts lines as an editor does', () => {
+		const reading = read('id,name,passing\np02,"Two\nlines",9\np03,Third,9\n');
+		expect(reading.faults.map(({ line }) => line)).toEqual([2, 4]);
+		const { unit: _unit, ...second } = players.find(({ id }) => id === 'p02') as Player;
+		const known = read('id,name\np02,New Name\n').rows[0];
+		expect(known).toEqual({
+			...rowOf(second),
+			name: 'New Name',
+			ratings: {}
+		});
 	});
 
 	test('of another team adds its players', () => {

@@ -19,7 +19,7 @@ export interface CsvReading {
 	faults: CsvFault[];
 }
 
-const FIXED = ['id', 'number', 'name', 'unit', 'positions', 'usually late'];
+const FIXED = ['id', 'number', 'name', 'unit', 'positions', 'born', 'leads', 'usually late'];
 
 /** Between the positions of a player in one cell. */
 const BETWEEN = ' | ';
@@ -31,12 +31,14 @@ export function writeSquadCsv(players: readonly Player[], { skillAreas, units }:
 	const unitName = (id: string | undefined) => units.find((unit) => unit.id === id)?.name ?? '';
 	const fields = [...FIXED, ...skillAreas.map(({ name }) => name)];
 	const data = players.map(
-		({ id, number, name, unit, positions = [], ratings = {}, usuallyLate }) => [
+		({ id, number, name, unit, positions = [], ratings = {}, birthYear, leads, usuallyLate }) => [
 			id,
 			number ?? '',
 			name,
 			unitName(unit),
 			positions.join(BETWEEN),
+			birthYear ?? '',
+			leads ? 'yes' : '',
 			usuallyLate ? 'yes' : '',
 			...skillAreas.map((area) => ratings[area.id] ?? '')
 		]
@@ -85,9 +87,15 @@ function readRow(
 		if (!(rating >= 1 && rating <= 5)) blame(area.name, `"${typed}" is no rating from 1 to 5`);
 		else ratings[area.id] = rating;
 	}
-	const late = plain(cell('usually late'));
-	if (!['', 'yes', 'no', 'x', '1', '0', 'true', 'false'].includes(late))
-		blame('usually late', `"${cell('usually late')}" is neither yes nor no`);
+	const born = cell('born');
+	const isYear = /^(19|20)\d\d$/.test(born);
+	if (born !== '' && !isYear) blame('born', `"${born}" is no year`);
+	function isTicked(column: string): boolean {
+		const typed = plain(cell(column));
+		if (!['', 'yes', 'no', 'x', '1', '0', 'true', 'false'].includes(typed))
+			blame(column, `"${cell(column)}" is neither yes nor no`);
+		return ['yes', 'x', '1', 'true'].includes(typed);
+	}
 	return {
 		...(cell('id') !== '' && { id: cell('id') }),
 		name,
@@ -97,7 +105,9 @@ function readRow(
 			.split(/\s*[|/;]\s*/)
 			.filter(Boolean),
 		ratings,
-		usuallyLate: ['yes', 'x', '1', 'true'].includes(late)
+		...(isYear && { birthYear: Number(born) }),
+		leads: isTicked('leads'),
+		usuallyLate: isTicked('usually late')
 	};
 }
 
@@ -106,6 +116,25 @@ function takenFor(heading: string, { skillAreas }: Team): string {
 	const text = plain(heading);
 	if (FIXED.includes(text)) return text;
 	return skillAreas.find(({ id, name }) => [plain(id), plain(name)].includes(text))?.id ?? '';
+}
+
+/** Lines of the file that a row takes: cells in quotes may hold line breaks. */
+const linesOf = (cells: readonly string[]) =>
+	1 + cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
+
+/** What a file says nothing of stays: the fields of a known player for which it has no column. */
+function keptOf(
+	{ number, positions = [], birthYear, leads, usuallyLate }: Player,
+	columns: CsvReading['columns']
+): Partial<SquadRow> {
+	const has = (column: string) => columns.some(({ takenFor: taken }) => taken === column);
+	return {
+		...(!has('number') && number !== undefined && { number }),
+		...(!has('positions') && { positions }),
+		...(!has('born') && birthYear !== undefined && { birthYear }),
+		...(!has('leads') && { leads: leads ?? false }),
+		...(!has('usually late') && { usuallyLate: usuallyLate ?? false })
+	};
 }
 
 /**
@@ -122,7 +151,7 @@ export function readSquadCsv(
 		encoding = 'auto'
 	}: {
 		team: Team;
-		known: ReadonlySet<string>;
+		known: ReadonlyMap<string, Player>;
 		/** Empty: found out. */
 		delimiter?: string;
 		encoding?: string;
@@ -143,8 +172,10 @@ export function readSquadCsv(
 			message: 'there is no column "name"; is another delimiter used?'
 		});
 	const rows: SquadRow[] = [];
-	for (const [index, line] of faults.length > 0 ? [] : lines.entries()) {
-		const number = index + 2;
+	let next = 1 + linesOf(headings);
+	for (const line of faults.length > 0 ? [] : lines) {
+		const number = next;
+		next += linesOf(line);
 		if (line.every((cell) => cell.trim() === '')) continue;
 		if (line.length !== headings.length)
 			faults.push({
@@ -163,8 +194,9 @@ export function readSquadCsv(
 		const cells = new Map(columns.map((column, place) => [column.takenFor, line[place] ?? '']));
 		const row = readRow(cells, { team, line: number, faults });
 		if (!row) continue;
-		if (row.id !== undefined && !known.has(row.id)) delete row.id;
-		rows.push(row);
+		const player = known.get(row.id ?? '');
+		if (!player) delete row.id;
+		rows.push(player ? { ...row, ...keptOf(player, columns) } : row);
 	}
 	return { delimiter: parsed.meta.delimiter, encoding: decoded.encoding, columns, rows, faults };
 }

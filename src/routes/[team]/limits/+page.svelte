@@ -1,8 +1,9 @@
 <script lang="ts">
-	import { Button, InlineNotification, NumberInput } from 'carbon-components-svelte';
+	import { Button, NumberInput } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -17,26 +18,14 @@
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 </script>
 
-<svelte:head><title>Limits · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="limits" />
-<main>
-	<h1 class="wide">Limits</h1>
-	<p>
-		What every practice is checked against. The rules of your league and what licensed practitioners
-		say come first: set the numbers to theirs.
-	</p>
-	{#if misfit}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="error"
-			title="Not saved."
-			subtitle="{misfit.path} {misfit.message}"
-		/>
-	{:else if form}
-		<InlineNotification lowContrast hideCloseButton kind="success" title="Saved." />
-	{/if}
+<Page
+	team={data.team}
+	current="limits"
+	title="Limits"
+	narrow
+	intro="What every practice is checked against. The rules of your league and what licensed practitioners say come first: set the numbers to theirs."
+>
+	<Outcome {misfit} saved={!!form} />
 	<form
 		method="POST"
 		action="?/save"
@@ -100,22 +89,9 @@
 			<Button kind="ghost" type="submit" formaction="?/reset">Back to the defaults</Button>
 		</div>
 	</form>
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1040px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
-	p {
-		color: var(--ink-soft);
-		padding: 4px 0 12px;
-		line-height: 1.4;
-	}
 	ul {
 		border-top: 1px solid var(--ink);
 	}

@@ -5,7 +5,7 @@
 	import { clockAt } from '$lib/components/tape/layout';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/ui/dates';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -17,20 +17,15 @@
 	const base = $derived(`/${data.team.id}/practices`);
 </script>
 
-<svelte:head><title>Practices · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="practices" />
-<main>
-	<header>
-		<div>
-			<h1 class="wide">Practices</h1>
-			<p>{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}</p>
-		</div>
-		<div class="ways">
-			<a href="{base}/templates">Templates</a>
-			<Button size="small" href="{base}/new">New practice</Button>
-		</div>
-	</header>
+<Page
+	team={data.team}
+	current="practices"
+	title="Practices"
+	intro="{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}"
+>
+	{#snippet ways()}
+		<Button size="small" href="{base}/new">New practice</Button>
+	{/snippet}
 	{#each weeks as [week, lines] (week)}
 		<section>
 			<h2>{week > 0 && week <= data.season.weeks ? `Week ${week}` : 'Outside the season'}</h2>
@@ -81,30 +76,9 @@
 			{archived} put away
 		</button>
 	{/if}
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1240px;
-	}
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 16px;
-		justify-content: space-between;
-		align-items: end;
-		padding-bottom: 12px;
-		border-bottom: 1px solid var(--ink);
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
-	header p {
-		color: var(--ink-soft);
-		font-size: 13px;
-	}
 	section {
 		display: grid;
 		grid-template-columns: 110px 1fr;
@@ -128,12 +102,6 @@
 		border-left-color: var(--action);
 		background: #fff;
 	}
-	.ways {
-		display: flex;
-		align-items: center;
-		gap: 18px;
-	}
-	.ways a:first-child,
 	li a,
 	.empty a {
 		font-weight: 700;

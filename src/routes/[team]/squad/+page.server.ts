@@ -1,5 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { useConfig, useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
@@ -13,18 +14,10 @@ export const load: PageServerLoad = async ({ params }) => {
 	return { team, players, today };
 };
 
-function parse(text: string): unknown {
-	try {
-		return JSON.parse(text);
-	} catch {
-		return null;
-	}
-}
-
 export const actions: Actions = {
 	save: async ({ params, request }) => {
 		const { today } = await useConfig();
-		const rows = parse(String((await request.formData()).get('rows') ?? ''));
+		const rows = jsonField(await request.formData(), 'rows');
 		const teamId = params.team as string;
 		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
 		return saved.ok ? { saved: saved.value } : fail(400, { misfit: saved.failure });

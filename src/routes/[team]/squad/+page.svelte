@@ -1,7 +1,9 @@
 <script lang="ts">
-	import { Button, InlineNotification, Modal, TextArea } from 'carbon-components-svelte';
-	import { tick } from 'svelte';
+	import { Button, Modal, TextArea } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import { squadColumns } from '$lib/components/squad/columns';
 	import {
 		emptyEntry,
 		entriesFrom,
@@ -9,84 +11,75 @@
 		rowOf,
 		type Entry
 	} from '$lib/components/squad/entries';
-	import SquadTable from '$lib/components/squad/SquadTable.svelte';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import TypedTable from '$lib/components/table/TypedTable.svelte';
+	import { TypedRows } from '$lib/components/table/typedRows.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	let made = 0;
-	const newKey = () => `new-${(made += 1)}`;
-	// What is typed stays until the stored squad itself changes.
-	let entries: Entry[] = $derived(data.players.map(entryOf));
+	const squad = new TypedRows<Entry>({
+		stored: () => data.players.map(entryOf),
+		empty: emptyEntry,
+		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
+		sent: rowOf,
+		first: 'name'
+	});
 	let pasting = $state(false);
 	let pasted = $state('');
 	let leaving: Entry | null = $state.raw(null);
 	let remover: HTMLFormElement | undefined = $state();
 
-	const named = $derived(entries.filter(({ id, name }) => id !== undefined || name.trim() !== ''));
-	const rows = $derived(JSON.stringify(named.map(rowOf)));
-	const isChanged = $derived(rows !== JSON.stringify(data.players.map(entryOf).map(rowOf)));
+	const columns = $derived(squadColumns(data.team));
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
-	/** The row that is at fault, and its field. */
-	const fault = $derived.by(() => {
-		const match = /^\[(\d+)\]\.?(.*)$/.exec(misfit?.path ?? '');
-		return match ? { key: named[Number(match[1])]?.key, field: match[2] } : null;
-	});
+	const fault = $derived(squad.faultAt(misfit?.path));
+	const where = $derived(
+		fault && `${squad.named.find(({ key }) => key === fault.key)?.name || 'A row'}, ${fault.field}:`
+	);
 
-	async function addRow() {
-		const entry = emptyEntry(newKey());
-		entries = [...entries, entry];
-		await tick();
-		document.getElementById(`${entry.key}-name`)?.focus();
-	}
 	function paste() {
-		entries = [...entries, ...entriesFrom(pasted, newKey)];
+		squad.append(entriesFrom(pasted, squad.newKey));
 		pasting = false;
 		pasted = '';
 	}
 	function remove(entry: Entry) {
-		if (entry.id === undefined) entries = entries.filter((each) => each !== entry);
+		if (entry.id === undefined) squad.remove(entry);
 		else leaving = entry;
 	}
 </script>
 
-<svelte:head><title>Squad · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="squad" />
-<main>
-	<header>
-		<div>
-			<h1 class="wide">Squad</h1>
-			<p>
-				{data.players.length} players. Ratings run from 1 to 5 and hold from today on, as units do.
-			</p>
-		</div>
-		<div class="ways">
-			<a href="/{data.team.id}/squad/table">Table file in or out</a>
-			<Button size="small" kind="tertiary" on:click={() => (pasting = true)}>Paste players</Button>
-			<Button size="small" kind="tertiary" on:click={addRow}>Add a player</Button>
-		</div>
-	</header>
-	{#if misfit}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="error"
-			title="Not saved."
-			subtitle="{fault
-				? `${named.find(({ key }) => key === fault.key)?.name || 'A row'}, ${fault.field}:`
-				: misfit.path} {misfit.message}"
-		/>
-	{:else if form && 'saved' in form && !isChanged}
-		<InlineNotification lowContrast hideCloseButton kind="success" title="Saved." />
-	{/if}
-	{#if entries.length === 0}
+<Page
+	team={data.team}
+	current="squad"
+	title="Squad"
+	intro="{data.players
+		.length} players. Ratings run from 1 to 5 and hold from today on, as units do."
+>
+	{#snippet ways()}
+		<a href="/{data.team.id}/squad/table">Table file in or out</a>
+		<Button size="small" kind="tertiary" on:click={() => (pasting = true)}>Paste players</Button>
+		<Button size="small" kind="tertiary" on:click={squad.add}>Add a player</Button>
+	{/snippet}
+	<Outcome
+		{misfit}
+		where={where ?? undefined}
+		saved={!!form && 'saved' in form && !squad.isChanged}
+	/>
+	{#if squad.rows.length === 0}
 		<p class="empty">
 			Nobody is here yet. Paste the list that you have, or add players one by one.
 		</p>
 	{:else}
-		<SquadTable bind:entries team={data.team} {fault} onremove={remove} onadd={addRow} />
+		<TypedTable
+			rows={squad.rows}
+			{columns}
+			{fault}
+			nameOf={({ name }) => name || 'a new player'}
+			linkOf={({ id }) =>
+				id ? { href: `/${data.team.id}/squad/${encodeURIComponent(id)}`, text: 'Page' } : null}
+			onchange={squad.change}
+			onadd={squad.add}
+			onremove={remove}
+		/>
 	{/if}
 	<form
 		method="POST"
@@ -95,10 +88,10 @@
 			({ update }) =>
 				update({ reset: false })}
 	>
-		<input type="hidden" name="rows" value={rows} />
-		<Button type="submit" disabled={!isChanged}>Save the squad</Button>
+		<input type="hidden" name="rows" value={squad.json} />
+		<Button type="submit" disabled={!squad.isChanged}>Save the squad</Button>
 	</form>
-</main>
+</Page>
 
 <form method="POST" action="?/remove" bind:this={remover} use:enhance hidden>
 	<input type="hidden" name="player" value={leaving?.id ?? ''} />
@@ -141,35 +134,6 @@
 {/if}
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-	}
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 20px;
-		justify-content: space-between;
-		align-items: end;
-		padding-bottom: 12px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
-	header p {
-		color: var(--ink-soft);
-		font-size: 13px;
-	}
-	.ways {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 16px;
-		align-items: center;
-	}
-	.ways a {
-		font-weight: 600;
-		color: var(--action);
-	}
 	.empty {
 		font-size: 15px;
 		padding: 20px 0;

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import {
 		Button,
-		InlineNotification,
 		NumberInput,
 		Select,
 		SelectItem,
@@ -10,7 +9,8 @@
 	} from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -32,23 +32,12 @@
 	});
 </script>
 
-<svelte:head><title>New team · Field Plan</title></svelte:head>
-
-<TopBar current="teams" />
-<main>
-	<h1 class="wide">New team</h1>
-	<p>
-		It starts with the ground, positions and drills of its sport. All of it can be changed later.
-	</p>
-	{#if form?.misfit}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="error"
-			title="Not saved."
-			subtitle="{form.misfit.path} {form.misfit.message}"
-		/>
-	{/if}
+<Page
+	current="teams"
+	title="New team"
+	intro="It starts with the ground, positions and drills of its sport. All of it can be changed later."
+>
+	<Outcome misfit={form?.misfit} />
 	<form
 		method="POST"
 		use:enhance={() =>
@@ -101,21 +90,9 @@
 		/>
 		<Button type="submit">Make the team</Button>
 	</form>
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 900px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
-	p {
-		color: var(--ink-soft);
-		padding: 4px 0 12px;
-	}
 	form {
 		display: grid;
 		gap: 18px;

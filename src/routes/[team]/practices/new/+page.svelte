@@ -1,17 +1,11 @@
 <script lang="ts">
-	import {
-		Button,
-		InlineNotification,
-		NumberInput,
-		Select,
-		SelectItem,
-		TextInput
-	} from 'carbon-components-svelte';
+	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -50,11 +44,12 @@
 	}
 </script>
 
-<svelte:head><title>New practice · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="practices" />
-<main>
-	<h1 class="wide">{past ? `${dayWords(past.date)} again` : (template?.name ?? 'New practice')}</h1>
+<Page
+	team={data.team}
+	current="practices"
+	title="New practice"
+	heading={past ? `${dayWords(past.date)} again` : (template?.name ?? 'New practice')}
+>
 	{#if data.model}
 		<p>Its {data.model.periods.length} periods come along. Say when, and who comes this time.</p>
 	{/if}
@@ -66,15 +61,7 @@
 			{/each}
 		</p>
 	{/if}
-	{#if form?.misfit}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="error"
-			title="Not saved."
-			subtitle="{form.misfit.path} {form.misfit.message}"
-		/>
-	{/if}
+	<Outcome misfit={form?.misfit} />
 	<form
 		method="POST"
 		use:enhance={() =>
@@ -146,18 +133,9 @@
 		/>
 		<Button type="submit">Make the practice</Button>
 	</form>
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1240px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-		padding-bottom: 10px;
-	}
 	p {
 		color: var(--ink-soft);
 		padding-bottom: 10px;

@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { dayWords } from '$lib/components/ui/dates';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -14,12 +14,12 @@
 	const fault = (path: string) => (form?.misfit?.path === path ? form.misfit.message : '');
 </script>
 
-<svelte:head><title>Templates · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="practices" />
-<main>
-	<h1 class="wide">Templates</h1>
-	<p>The periods of a practice without its day. A new practice can start with one.</p>
+<Page
+	team={data.team}
+	current="practices/templates"
+	title="Templates"
+	intro="The periods of a practice without its day. A new practice can start with one."
+>
 	<ul>
 		{#each data.templates as template (template.id)}
 			<li>
@@ -66,25 +66,13 @@
 			<Button type="submit" size="field">Keep as a template</Button>
 		</form>
 	{/if}
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1240px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
 	h2 {
 		font-size: 15px;
 		font-weight: 700;
 		padding: 22px 0 8px;
-	}
-	p {
-		color: var(--ink-soft);
-		padding-bottom: 10px;
 	}
 	ul {
 		border-top: 1px solid var(--ink);

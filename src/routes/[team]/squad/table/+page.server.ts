@@ -1,4 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import { fail as notRead, ok, type Result } from '$core/base';
 import { useConfig, useDb } from '$lib/server/app';
 import { findTeam, loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
@@ -17,20 +18,31 @@ export const load: PageServerLoad = async ({ params }) => {
 	return { team };
 };
 
-async function readFile(teamId: string, form: FormData): Promise<CsvReading | null> {
+/** The most bytes that a table of players has. */
+const MOST_BYTES = 1_000_000;
+
+/** What the file of the form holds, or why it is not looked at. */
+async function readFile(teamId: string, form: FormData): Promise<Result<CsvReading, string>> {
 	const { today } = await useConfig();
 	const surroundings = await loadSurroundings(await useDb(), teamId, today);
 	const file = form.get('file');
-	if (!surroundings || !(file instanceof File) || file.size === 0) return null;
+	if (!surroundings || !(file instanceof File) || file.size === 0)
+		return notRead('Choose a file first.');
+	if (file.size > MOST_BYTES)
+		return notRead(
+			`${file.name} has ${(file.size / 1e6).toFixed(1)} MB; a table of players has 1 MB at most.`
+		);
 	const { team, players } = surroundings;
 	const chosen = (key: string, of: readonly string[]) =>
 		of.find((each) => each === form.get(key)) ?? of[0];
-	return readSquadCsv(new Uint8Array(await file.arrayBuffer()), {
-		team,
-		known: new Set(players.map(({ id }) => id)),
-		delimiter: chosen('delimiter', DELIMITERS),
-		encoding: chosen('encoding', ENCODINGS)
-	});
+	return ok(
+		readSquadCsv(new Uint8Array(await file.arrayBuffer()), {
+			team,
+			known: new Map(players.map((player) => [player.id, player])),
+			delimiter: chosen('delimiter', DELIMITERS),
+			encoding: chosen('encoding', ENCODINGS)
+		})
+	);
 }
 
 const shown = (reading: CsvReading) => ({
@@ -45,15 +57,16 @@ const shown = (reading: CsvReading) => ({
 export const actions: Actions = {
 	look: async ({ params, request }) => {
 		const reading = await readFile(params.team as string, await request.formData());
-		return reading ? { reading: shown(reading) } : fail(400, { message: 'Choose a file first.' });
+		return reading.ok ? { reading: shown(reading.value) } : fail(400, { message: reading.failure });
 	},
 	store: async ({ params, request }) => {
 		const teamId = params.team as string;
 		const reading = await readFile(teamId, await request.formData());
-		if (!reading) return fail(400, { message: 'Choose a file first.' });
-		if (reading.faults.length > 0) return fail(400, { reading: shown(reading) });
+		if (!reading.ok) return fail(400, { message: reading.failure });
+		const { rows, faults } = reading.value;
+		if (faults.length > 0) return fail(400, { reading: shown(reading.value) });
 		const { today } = await useConfig();
-		const saved = await saveSquad(await useDb(), { teamId, day: today, rows: reading.rows });
+		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
 		if (!saved.ok)
 			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });
 		redirect(303, `/${encodeURIComponent(teamId)}/squad`);

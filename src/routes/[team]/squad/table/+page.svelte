@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
-	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -17,11 +17,7 @@
 	const heading = (id: string) => data.team.skillAreas.find((area) => area.id === id)?.name ?? id;
 </script>
 
-<svelte:head><title>Squad as a table file · Field Plan</title></svelte:head>
-
-<TopBar team={data.team} current="squad" />
-<main>
-	<h1 class="wide">Squad as a table file</h1>
+<Page team={data.team} current="squad" title="Squad as a table file">
 	<p>
 		<a href="/{data.team.id}/squad/table/download" download="squad.csv">Take the squad out as CSV</a
 		>, change it in any program for tables, and bring it back. Nothing is stored before you say so.
@@ -112,17 +108,9 @@
 			{/if}
 		</section>
 	{/if}
-</main>
+</Page>
 
 <style>
-	main {
-		padding: 14px 16px 40px;
-		max-width: 1240px;
-	}
-	h1 {
-		font-size: 21px;
-		font-weight: 750;
-	}
 	h2 {
 		font-size: 14px;
 		font-weight: 700;

@@ -1,0 +1,188 @@
+<script lang="ts">
+	import type { Habit } from '$core/season';
+	import { useWording } from '../page/wording.svelte';
+	import { dayWords } from '../ui/dates';
+	import { habitWords, ON_TIME, type Said, type Week } from './week';
+
+	/** Who comes to the practices of a week: a row a person, a column a practice. */
+	let {
+		heading,
+		people,
+		practices,
+		week,
+		habits,
+		fault,
+		onsay
+	}: {
+		heading: string;
+		people: readonly { id: string; name: string; about: string }[];
+		practices: readonly { id: string; date: string; start: string; isHeld: boolean }[];
+		week: Week;
+		habits: Readonly<Record<string, Habit>>;
+		fault: { practice: string; person: string } | null;
+		onsay: (at: { practice: string; person: string }, set: Partial<Said>) => void;
+	} = $props();
+
+	const w = useWording();
+	const said = (practice: string, person: string) => week[practice]?.[person] ?? ON_TIME;
+	const coming = (practice: string) =>
+		people.filter(({ id }) => said(practice, id).state !== 'absent').length;
+	const isWrong = (practice: string, person: string) =>
+		fault?.practice === practice && fault.person === person ? true : undefined;
+</script>
+
+<div class="scroll">
+	<table>
+		<thead>
+			<tr>
+				<th scope="col">{w(heading)}</th>
+				{#each practices as { id, date, start, isHeld } (id)}
+					<th scope="col">
+						{dayWords(date)}
+						<span>{start}, {coming(id)} of {people.length} {isHeld ? 'came' : 'come'}</span>
+					</th>
+				{/each}
+				<th scope="col">So far</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each people as person (person.id)}
+				<tr>
+					<th scope="row">{person.name} <span>{w(person.about)}</span></th>
+					{#each practices as { id: practice, date } (practice)}
+						{@const at = { practice, person: person.id }}
+						{@const now = said(practice, person.id)}
+						<td class={now.state}>
+							<div class="cell">
+								<select
+									aria-label="{person.name} on {dayWords(date)}"
+									value={now.state}
+									onchange={(event) =>
+										onsay(at, { state: event.currentTarget.value as Said['state'] })}
+								>
+									<option value="comes">comes</option>
+									<option value="late">late</option>
+									<option value="absent">absent</option>
+								</select>
+								{#if now.state === 'late'}
+									<input
+										class="minutes"
+										inputmode="numeric"
+										aria-label="Minutes {person.name} is late on {dayWords(date)}"
+										aria-invalid={isWrong(practice, person.id)}
+										placeholder="min"
+										value={now.minutes}
+										oninput={(event) => onsay(at, { minutes: event.currentTarget.value })}
+									/>
+								{:else if now.state === 'absent'}
+									<input
+										aria-label="Why {person.name} is absent on {dayWords(date)}"
+										placeholder="reason"
+										maxlength="200"
+										value={now.reason}
+										oninput={(event) => onsay(at, { reason: event.currentTarget.value })}
+									/>
+								{/if}
+							</div>
+						</td>
+					{/each}
+					<td class="habit">
+						{#if habits[person.id]?.isUsuallyLate}<strong>usually late</strong>,{/if}
+						{habits[person.id] ? habitWords(habits[person.id]) : ''}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+
+<style>
+	.scroll {
+		position: relative;
+		overflow-x: auto;
+		border-top: 1px solid var(--ink);
+		margin-bottom: 20px;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th {
+		text-align: left;
+		font-size: 13px;
+		padding: 5px 12px 5px 0;
+		white-space: nowrap;
+	}
+	thead th {
+		vertical-align: bottom;
+		font-weight: 700;
+	}
+	th span {
+		font-weight: 400;
+		color: var(--ink-soft);
+		font-size: 12px;
+	}
+	thead span {
+		display: block;
+	}
+	th[scope='row'] {
+		font-weight: 650;
+		min-width: 190px;
+	}
+	tr > * {
+		border-bottom: 1px solid var(--rule);
+	}
+	td {
+		padding: 2px 12px 2px 0;
+		min-width: 190px;
+	}
+	.cell {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+	}
+	select,
+	input {
+		min-height: 30px;
+		border: 0;
+		border-bottom: 1px solid transparent;
+		background: transparent;
+		font: inherit;
+		font-size: 13px;
+		color: var(--ink);
+		padding: 2px 4px;
+		min-width: 0;
+	}
+	.late select,
+	.absent select {
+		font-weight: 700;
+	}
+	.comes select {
+		color: var(--ink-soft);
+	}
+	.cell :is(select, input):hover,
+	input {
+		background: #fff;
+		border-bottom-color: var(--ink-soft);
+	}
+	input {
+		flex: 1;
+		max-width: 260px;
+	}
+	input.minutes {
+		flex: none;
+		width: 56px;
+		text-align: right;
+	}
+	input[aria-invalid] {
+		box-shadow: inset 0 0 0 2px var(--stop);
+	}
+	.habit {
+		font-size: 13px;
+		color: var(--ink-soft);
+		white-space: nowrap;
+	}
+	.habit strong {
+		color: var(--ink);
+	}
+</style>

@@ -1,0 +1,117 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import TopBar from '../ui/TopBar.svelte';
+	import { sectionOf } from './pages';
+	import { useWording } from './wording.svelte';
+
+	/** The frame of a page: the bar, the pages of its section, what it is, and what can be done at once. */
+	let {
+		team,
+		current,
+		title,
+		heading = title,
+		intro,
+		ways,
+		narrow = false,
+		children
+	}: {
+		team?: { id: string; name: string };
+		/** The page's id in `pages.ts`, or that of the bar. */
+		current: string;
+		title: string;
+		heading?: string;
+		intro?: string;
+		/** Links and buttons beside the heading. */
+		ways?: Snippet;
+		/** For pages that are read rather than looked through. */
+		narrow?: boolean;
+		children: Snippet;
+	} = $props();
+
+	const w = useWording();
+	const section = $derived(team && sectionOf(current));
+</script>
+
+<svelte:head><title>{w(title)} · Field Plan</title></svelte:head>
+
+<TopBar {team} current={section?.id ?? current} />
+{#if team && section && section.pages.length > 1}
+	<nav class="pages" aria-label={w(section.name)}>
+		{#each section.pages as { id, name } (id)}
+			<a href="/{team.id}/{id}" aria-current={id === current ? 'page' : undefined}>{w(name)}</a>
+		{/each}
+	</nav>
+{/if}
+<main class:slim={narrow}>
+	<header class="head">
+		<div>
+			<h1 class="wide">{w(heading)}</h1>
+			{#if intro}<p>{w(intro)}</p>{/if}
+		</div>
+		{#if ways}<div class="ways">{@render ways()}</div>{/if}
+	</header>
+	{@render children()}
+</main>
+
+<style>
+	.pages {
+		position: relative;
+		display: flex;
+		gap: 20px;
+		padding: 0 16px;
+		border-bottom: 1px solid var(--rule);
+		overflow-x: auto;
+	}
+	.pages a {
+		padding: 9px 0 7px;
+		font-size: 13.5px;
+		font-weight: 600;
+		color: var(--ink-soft);
+		text-decoration: none;
+		border-bottom: 3px solid transparent;
+		white-space: nowrap;
+	}
+	.pages a:hover {
+		color: var(--ink);
+		border-bottom-color: var(--rule);
+	}
+	.pages [aria-current='page'] {
+		color: var(--ink);
+		border-bottom-color: var(--ink);
+	}
+	main {
+		padding: 14px 16px 40px;
+		max-width: 1400px;
+	}
+	main.slim {
+		max-width: 1040px;
+	}
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 20px;
+		justify-content: space-between;
+		align-items: end;
+		padding-bottom: 12px;
+	}
+	h1 {
+		font-size: 21px;
+		font-weight: 750;
+	}
+	p {
+		color: var(--ink-soft);
+		font-size: 13px;
+		line-height: 1.4;
+		max-width: 76ch;
+	}
+	.ways {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 18px;
+		align-items: center;
+	}
+	.ways :global(a:not(.bx--btn)) {
+		font-weight: 600;
+		color: var(--action);
+	}
+</style>

@@ -1,0 +1,65 @@
+import { tick } from 'svelte';
+import type { TypedRow } from './columns';
+
+/** What a table of typed rows needs to know of its rows. */
+export interface RowKind<Row extends TypedRow> {
+	/** The rows as they are stored. */
+	stored: () => Row[];
+	empty: (key: string) => Row;
+	/** Whether a row says anything; others are not sent. */
+	isNamed: (row: Row) => boolean;
+	/** A row as the server takes it. */
+	sent: (row: Row) => unknown;
+	/** The column that a new row is typed in first. */
+	first: string;
+}
+
+/** Rows while they are typed in: what is typed stays until the stored rows themselves change. */
+export class TypedRows<Row extends TypedRow> {
+	readonly #kind: RowKind<Row>;
+	#made = 0;
+	#rows: Row[] = $derived.by(() => this.#kind.stored());
+	readonly named = $derived.by(() => this.#rows.filter((row) => this.#kind.isNamed(row)));
+	/** What is sent, as JSON. */
+	readonly json = $derived.by(() => JSON.stringify(this.named.map((row) => this.#kind.sent(row))));
+	readonly isChanged = $derived.by(
+		() => this.json !== JSON.stringify(this.#kind.stored().map((row) => this.#kind.sent(row)))
+	);
+
+	constructor(kind: RowKind<Row>) {
+		this.#kind = kind;
+	}
+
+	get rows(): readonly Row[] {
+		return this.#rows;
+	}
+
+	/** A key that no stored row has. */
+	newKey = (): string => `new-${(this.#made += 1)}`;
+
+	change = (index: number, row: Row): void => {
+		this.#rows = this.#rows.with(index, row);
+	};
+
+	append = (rows: readonly Row[]): void => {
+		this.#rows = [...this.#rows, ...rows];
+	};
+
+	remove = (row: Row): void => {
+		this.#rows = this.#rows.filter(({ key }) => key !== row.key);
+	};
+
+	/** Adds an empty row and goes there. */
+	add = async (): Promise<void> => {
+		const row = this.#kind.empty(this.newKey());
+		this.append([row]);
+		await tick();
+		document.getElementById(`${row.key}-${this.#kind.first}`)?.focus();
+	};
+
+	/** The row and the field that a refusal at `[3].name` is about; null where it is about no row. */
+	faultAt = (path: string | undefined): { key: string | undefined; field: string } | null => {
+		const match = /^\[(\d+)\]\.?(.*)$/.exec(path ?? '');
+		return match ? { key: this.named[Number(match[1])]?.key, field: match[2] } : null;
+	};
+}

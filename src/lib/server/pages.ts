@@ -1,0 +1,21 @@
+import { error } from '@sveltejs/kit';
+import type { Surroundings } from '$core/model/bundle';
+import type { Team } from '$core/model/team';
+import type { Queryable } from './database';
+import { findTeam, loadSurroundings } from './repositories/surroundings';
+
+const NO_TEAM = 'There is no such team.';
+
+/** The team of a page; where there is none the page is not found. */
+export async function requireTeam(db: Queryable, teamId: string): Promise<Team> {
+	return (await findTeam(db, teamId)) ?? error(404, NO_TEAM);
+}
+
+/** A team with all that is its own on a day; where there is none the page is not found. */
+export async function requireSurroundings(
+	db: Queryable,
+	teamId: string,
+	day: string
+): Promise<Surroundings> {
+	return (await loadSurroundings(db, teamId, day)) ?? error(404, NO_TEAM);
+}

@@ -1,0 +1,27 @@
+import { fail } from '@sveltejs/kit';
+import { useConfig, useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
+import { requireSurroundings } from '$lib/server/pages';
+import { deletePerson } from '$lib/server/repositories/people';
+import { saveAdults } from '$lib/server/usecases/saveAdults';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const { today } = await useConfig();
+	const { team, adults } = await requireSurroundings(await useDb(), params.team, today);
+	return { team, adults };
+};
+
+export const actions: Actions = {
+	save: async ({ params, request }) => {
+		const { today } = await useConfig();
+		const rows = jsonField(await request.formData(), 'rows');
+		const saved = await saveAdults(await useDb(), { teamId: params.team, day: today, rows });
+		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
+	},
+	remove: async ({ params, request }) => {
+		const id = String((await request.formData()).get('adult') ?? '');
+		const isGone = await deletePerson(await useDb(), params.team, id);
+		if (!isGone) return fail(400, { misfit: { path: 'adult', message: 'is nobody of this team' } });
+	}
+};

@@ -1,0 +1,106 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+	import { kitColumns, kitRowOf, kitSent, type KitRow } from '$lib/components/kit/rows';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
+	import TypedTable from '$lib/components/table/TypedTable.svelte';
+	import { TypedRows } from '$lib/components/table/typedRows.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	const w = useWording();
+	const kit = new TypedRows<KitRow>({
+		stored: () => data.kit.map(kitRowOf),
+		empty: (key) => ({ key, item: '', count: '', broken: '', kept: '' }),
+		isNamed: ({ item }) => item.trim() !== '',
+		sent: kitSent,
+		first: 'item'
+	});
+	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
+	const fault = $derived(kit.faultAt(misfit?.path));
+	const where = $derived(
+		fault && `${kit.named.find(({ key }) => key === fault.key)?.item ?? ''}, ${fault.field}:`
+	);
+	/** What drills ask for and nothing here is called. */
+	const missing = $derived(
+		Object.entries(data.asked).filter(([item]) => !kit.rows.some((row) => row.item === item))
+	);
+	const columns = $derived(kitColumns(data.asked));
+	const INTRO =
+		'What can be used is planned with: what is there, less what is broken. Drills ask for things by these names.';
+
+	function take(item: string) {
+		kit.append([{ key: kit.newKey(), item, count: '0', broken: '', kept: '' }]);
+	}
+</script>
+
+<Page team={data.team} current="kit" title="Kit" intro={INTRO} narrow>
+	{#snippet ways()}
+		<Button size="small" kind="tertiary" on:click={kit.add}>Add a thing</Button>
+	{/snippet}
+	<Outcome
+		{misfit}
+		where={where ?? undefined}
+		saved={!!form && 'saved' in form && !kit.isChanged}
+	/>
+	{#if kit.rows.length === 0}
+		<p class="empty">{w('There is no kit yet. Add what you carry to the ground.')}</p>
+	{:else}
+		<TypedTable
+			rows={kit.rows}
+			{columns}
+			{fault}
+			nameOf={({ item }) => item || 'a new thing'}
+			onchange={kit.change}
+			onadd={kit.add}
+			onremove={kit.remove}
+		/>
+	{/if}
+	{#if missing.length > 0}
+		<h2>{w('Drills ask for these, and there are none')}</h2>
+		<ul>
+			{#each missing as [item, drills] (item)}
+				<li>
+					<button type="button" class="link" onclick={() => take(item)}>{item}</button>
+					<span>{drills.slice(0, 3).join(', ')}{drills.length > 3 ? ' …' : ''}</span>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	<form
+		method="POST"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<input type="hidden" name="rows" value={kit.json} />
+		<Button type="submit" disabled={!kit.isChanged}>{w('Save the kit')}</Button>
+	</form>
+</Page>
+
+<style>
+	h2 {
+		font-size: 14px;
+		font-weight: 700;
+		padding: 18px 0 4px;
+	}
+	li {
+		display: flex;
+		gap: 12px;
+		align-items: baseline;
+	}
+	li span {
+		color: var(--ink-soft);
+		font-size: 13px;
+	}
+	.empty {
+		font-size: 15px;
+		padding: 20px 0;
+	}
+	form {
+		padding-top: 16px;
+	}
+</style>

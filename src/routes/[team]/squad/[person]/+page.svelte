@@ -1,0 +1,200 @@
+<script lang="ts">
+	import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+	import type { Restriction } from '$core/model/team';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
+	import PersonRecord from '$lib/components/squad/PersonRecord.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	const w = useWording();
+	const { person } = $derived(data);
+	// What is typed stays until what is stored changes.
+	let note = $derived(data.person.note ?? '');
+	let restrictions: Restriction[] = $derived(data.person.restrictions ?? []);
+	let isLeaving = $state(false);
+	let remover: HTMLFormElement | undefined = $state();
+
+	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
+	const facts = $derived(JSON.stringify({ note, restrictions }));
+	const fault = (index: number, field: string) =>
+		misfit?.path === `restrictions[${index}].${field}` ? misfit.message : '';
+
+	function change(index: number, set: Partial<Record<keyof Restriction, unknown>>) {
+		const next = Object.fromEntries(
+			Object.entries({ ...restrictions[index], ...set }).filter(([, value]) => value !== '')
+		);
+		restrictions = restrictions.with(index, next as Restriction);
+	}
+	/** Lifted where a name or a day is said. */
+	function clear(index: number, set: { by?: string; on?: string }) {
+		const { by, on } = { by: '', on: data.today, ...restrictions[index].cleared, ...set };
+		change(index, { cleared: by === '' ? '' : { by, on } });
+	}
+</script>
+
+<Page
+	team={data.team}
+	current="squad"
+	title={person.name}
+	narrow
+	intro="What is said here is for those who coach. It leaves this machine only in files that you save."
+>
+	{#snippet ways()}
+		<a href="/{data.team.id}/squad">{w('Back to the squad')}</a>
+		<a href="/{data.team.id}/squad/{encodeURIComponent(person.id)}/export" download
+			>Save all that is kept</a
+		>
+		<Button size="small" kind="danger-tertiary" on:click={() => (isLeaving = true)}>Remove</Button>
+	{/snippet}
+	<Outcome {misfit} saved={!!form && 'saved' in form} />
+	<div class="columns">
+		<form
+			method="POST"
+			action="?/save"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<input type="hidden" name="facts" value={facts} />
+			<TextArea id="note" rows={3} maxlength={2000} labelText="Notes" bind:value={note} />
+			<h2>Kept out of</h2>
+			<p>
+				Only a licensed practitioner sets and lifts this. Field Plan holds to it and decides
+				nothing.
+			</p>
+			{#each restrictions as restriction, index (index)}
+				<fieldset>
+					<legend>Restriction {index + 1}</legend>
+					<Select
+						id="from-{index}"
+						labelText="Kept out of"
+						size="sm"
+						selected={restriction.from}
+						on:update={(event) => change(index, { from: event.detail })}
+					>
+						<SelectItem value="contact" text="contact" />
+						<SelectItem value="running" text="running" />
+					</Select>
+					<TextInput
+						id="until-{index}"
+						type="date"
+						size="sm"
+						labelText="Until (open if empty)"
+						value={restriction.until ?? ''}
+						on:input={(event) => change(index, { until: event.detail ?? '' })}
+						invalid={!!fault(index, 'until')}
+						invalidText={fault(index, 'until')}
+					/>
+					<TextInput
+						id="by-{index}"
+						size="sm"
+						labelText="Set by"
+						value={restriction.setBy ?? ''}
+						on:input={(event) => change(index, { setBy: event.detail ?? '' })}
+						invalid={!!fault(index, 'setBy')}
+						invalidText="Who set it?"
+					/>
+					<TextInput
+						id="cleared-{index}"
+						size="sm"
+						labelText="Lifted by"
+						value={restriction.cleared?.by ?? ''}
+						on:input={(event) => clear(index, { by: String(event.detail ?? '') })}
+					/>
+					<TextInput
+						id="cleared-on-{index}"
+						type="date"
+						size="sm"
+						labelText="From"
+						disabled={!restriction.cleared}
+						value={restriction.cleared?.on ?? ''}
+						on:input={(event) => clear(index, { on: String(event.detail ?? '') })}
+					/>
+					<button
+						type="button"
+						class="link"
+						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}>Take off</button
+					>
+				</fieldset>
+			{:else}
+				<p>Nothing.</p>
+			{/each}
+			<div class="actions">
+				<Button type="submit">Save</Button>
+				<Button
+					kind="tertiary"
+					on:click={() => (restrictions = [...restrictions, { from: 'contact', setBy: '' }])}
+					>Add a restriction</Button
+				>
+			</div>
+		</form>
+		<PersonRecord team={data.team} kept={data} />
+	</div>
+</Page>
+
+<form method="POST" action="?/remove" bind:this={remover} use:enhance hidden></form>
+{#if isLeaving}
+	<Modal
+		open
+		danger
+		size="sm"
+		modalHeading="Remove {person.name}?"
+		primaryButtonText="Remove for good"
+		secondaryButtonText="Keep"
+		on:click:button--secondary={() => (isLeaving = false)}
+		on:close={() => (isLeaving = false)}
+		on:submit={() => remover?.requestSubmit()}
+	>
+		<p>{w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}</p>
+	</Modal>
+{/if}
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: 1.4fr 1fr;
+		gap: 32px;
+	}
+	h2 {
+		font-size: 15px;
+		font-weight: 700;
+		padding: 18px 0 4px;
+	}
+	p {
+		color: var(--ink-soft);
+		font-size: 13px;
+		line-height: 1.4;
+	}
+	fieldset {
+		border: 0;
+		border-top: 1px solid var(--rule);
+		padding: 10px 0 14px;
+		display: grid;
+		grid-template-columns: 1fr 1fr 1.3fr;
+		gap: 10px 16px;
+		align-items: end;
+	}
+	legend {
+		float: left;
+		grid-column: 1 / -1;
+		font-weight: 650;
+		padding: 0;
+	}
+	.actions {
+		display: flex;
+		gap: 12px;
+		padding-top: 16px;
+	}
+	@media (max-width: 672px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+		fieldset {
+			grid-template-columns: 1fr 1fr;
+		}
+	}
+</style>

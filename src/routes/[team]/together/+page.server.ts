@@ -1,0 +1,22 @@
+import { useConfig, useDb } from '$lib/server/app';
+import { requireSurroundings } from '$lib/server/pages';
+import { pairsIn, togetherOf } from '$core/season';
+import { listPractices } from '$lib/server/repositories/practices';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const { today } = await useConfig();
+	const db = await useDb();
+	const { team, players } = await requireSurroundings(db, params.team, today);
+	const held = (await listPractices(db, params.team)).filter(({ isDone }) => isDone);
+	const met = pairsIn(held.map(({ practice }) => practice));
+	return {
+		team: { id: team.id, name: team.name },
+		players: players.map(({ id, name, number }) => ({ id, name, number })),
+		held: held.length,
+		together: togetherOf(
+			players.map(({ id }) => id),
+			met
+		)
+	};
+};

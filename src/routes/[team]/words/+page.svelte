@@ -1,0 +1,92 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+	import { GLOSSARY, oneAndMany } from '$core/words';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	// What is typed stays until the stored words themselves change.
+	let own: Record<string, string> = $derived({ ...data.words });
+	const many = (word: string) => (own[word]?.trim() ? oneAndMany(own[word])[1] : '');
+	const TITLE = 'Words';
+	const INTRO =
+		'Your own words stand in the place of these on every screen and sheet. Leave a field empty to keep ours; write one / many where many is not made with an s.';
+</script>
+
+<Page team={data.team} current="words" title={TITLE} intro={INTRO} narrow>
+	<Outcome
+		misfit={form && 'misfit' in form ? form.misfit : null}
+		saved={!!form && 'saved' in form}
+	/>
+	<form
+		method="POST"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<ul>
+			{#each GLOSSARY as { word, says } (word)}
+				<li>
+					<label for="word-{word}">{word}</label>
+					<input
+						id="word-{word}"
+						name={word}
+						maxlength="60"
+						value={own[word] ?? ''}
+						oninput={(event) => (own = { ...own, [word]: event.currentTarget.value })}
+					/>
+					<span>{many(word)}</span>
+					<p>{says}</p>
+				</li>
+			{/each}
+		</ul>
+		<Button type="submit">Save the words</Button>
+	</form>
+</Page>
+
+<style>
+	ul {
+		border-top: 1px solid var(--ink);
+		margin-bottom: 16px;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 110px 220px 130px 1fr;
+		gap: 2px 16px;
+		align-items: baseline;
+		padding: 4px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	label {
+		font-weight: 650;
+	}
+	input {
+		min-height: 30px;
+		font: inherit;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 2px 8px;
+		min-width: 0;
+	}
+	span,
+	p {
+		font-size: 13px;
+		color: var(--ink-soft);
+	}
+	@media (max-width: 672px) {
+		li {
+			grid-template-columns: 110px 1fr;
+		}
+		span:empty {
+			display: none;
+		}
+		span,
+		p {
+			grid-column: 2;
+		}
+	}
+</style>
