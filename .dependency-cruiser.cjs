@@ -11,7 +11,7 @@ module.exports = {
 			name: 'core-stands-alone',
 			severity: 'error',
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: '^src/core|node_modules/(typebox|d3-[a-z]+)/' }
+			to: { pathNot: '^src/core|node_modules/(typebox|suncalc|d3-[a-z]+)/' }
 		},
 		{
 			name: 'doors-need-core-only',
@@ -43,7 +43,7 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core/([^/]+)/' },
 			to: {
-				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season|words|conditions)/',
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season|words|conditions|ground)/',
 				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
 			}
 		}

@@ -2,7 +2,7 @@
 	import { Search } from 'carbon-components-svelte';
 	import type { Drill } from '$core/model/drill';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import { dragged, type DragHandlers } from '../tape/dragged';
+	import { dragged, type DragHandlers } from '../drag/dragged';
 	import { fitOf, matches } from './fits';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */

@@ -7,7 +7,7 @@
 	import Ruler from './Ruler.svelte';
 	import type { Edit } from '$core/practice';
 	import type { Held } from '$lib/state/boardView.svelte';
-	import type { DragBy, DragHandlers } from './dragged';
+	import type { DragBy, DragHandlers } from '../drag/dragged';
 	import Ghost from './Ghost.svelte';
 	import { clockAt, columnsOf, type TapeBlock } from './layout';
 	import { lanesOf, layPivot } from './pivots';

@@ -2,7 +2,7 @@
 	import Bib from '../bib/Bib.svelte';
 	import type { BlockFigures, Context } from '$core/practice';
 	import type { Severity } from '$core/checks';
-	import { dragged, type DragHandlers } from './dragged';
+	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { TapeBlock } from './layout';
 	import { blockWords, percent, turnsWords } from './words';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PeriodWindow } from '$core/practice';
-	import { dragged, type DragHandlers } from './dragged';
+	import { dragged, type DragHandlers } from '../drag/dragged';
 
 	/** A period's stretch over all lanes: its name where no block fills it, and a bracket to select it by. */
 	let {

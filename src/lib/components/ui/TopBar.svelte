@@ -88,6 +88,14 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
+	@media (max-width: 560px) {
+		p > a {
+			display: none;
+		}
+		.state::after {
+			display: none;
+		}
+	}
 	.state::after {
 		content: '·';
 		padding: 0 6px;

@@ -66,6 +66,21 @@ export async function listDays(
 	return rows;
 }
 
+/** When the next practice from a day on is, or undefined where none is planned. */
+export async function nextPractice(
+	db: Queryable,
+	teamId: string,
+	day: string
+): Promise<Pick<Practice, 'date' | 'start' | 'minutes'> | undefined> {
+	const { rows } = await db.query<Pick<Practice, 'date' | 'start' | 'minutes'>>(
+		`select date::text as date, start, (body ->> 'minutes')::int as minutes from practice
+		 where team_id = $1 and date >= $2::date and not archived
+		 order by practice.date, start limit 1`,
+		[teamId, day]
+	);
+	return rows[0];
+}
+
 /** Adds a practice as revision 1. */
 export async function insertPractice(tx: Queryable, practice: Practice): Promise<void> {
 	const { teamId, id, seasonId, date, start, format } = practice;

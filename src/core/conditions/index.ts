@@ -1,0 +1,2 @@
+export { instantOf } from './instant';
+export { compassName, sunOver, type Moment, type Sun } from './sun';

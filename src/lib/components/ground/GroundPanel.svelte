@@ -1,0 +1,132 @@
+<script lang="ts">
+	import type { Ground } from '$core/model/team';
+	import { useWording } from '../page/wording.svelte';
+	import Metres from './Metres.svelte';
+
+	/** The whole ground in numbers, and where it lies in the world. */
+	let { ground, onset }: { ground: Ground; onset: (ground: Ground) => void } = $props();
+
+	const w = useWording();
+	const { latitude, longitude } = $derived(
+		ground.place ?? { latitude: undefined, longitude: undefined }
+	);
+
+	/** A place needs both numbers: until then the other is taken as 0. */
+	function setPlace(set: { latitude?: number; longitude?: number }) {
+		const next = { latitude, longitude, ...set };
+		const { place: _before, ...rest } = ground;
+		if (next.latitude === undefined && next.longitude === undefined) onset(rest);
+		else
+			onset({ ...rest, place: { latitude: next.latitude ?? 0, longitude: next.longitude ?? 0 } });
+	}
+	function setBearing(bearing: number | undefined) {
+		const { bearing: _before, ...rest } = ground;
+		onset(bearing === undefined ? rest : { ...rest, bearing: bearing % 360 });
+	}
+	function setIndoors(indoors: boolean) {
+		const { indoors: _before, ...rest } = ground;
+		onset(indoors ? { ...rest, indoors } : rest);
+	}
+</script>
+
+<section aria-label={w('Ground')}>
+	<label class="name" for="ground-name">
+		{w('Ground')}
+		<input
+			id="ground-name"
+			maxlength="200"
+			value={ground.name}
+			onchange={(event) => onset({ ...ground, name: event.currentTarget.value })}
+		/>
+	</label>
+	<Metres
+		id="ground-length"
+		label="Long"
+		least={1}
+		most={1000}
+		value={ground.length}
+		onset={(length) => onset({ ...ground, length: length ?? ground.length })}
+	/>
+	<Metres
+		id="ground-width"
+		label="Wide"
+		least={1}
+		most={1000}
+		value={ground.width}
+		onset={(width) => onset({ ...ground, width: width ?? ground.width })}
+	/>
+	<Metres
+		id="ground-bearing"
+		label="Its right end lies"
+		unit="° from north"
+		least={0}
+		most={360}
+		value={ground.bearing}
+		onset={setBearing}
+	/>
+	<Metres
+		id="ground-latitude"
+		label="Latitude"
+		unit="° N"
+		least={-90}
+		most={90}
+		value={latitude}
+		onset={(value) => setPlace({ latitude: value })}
+	/>
+	<Metres
+		id="ground-longitude"
+		label="Longitude"
+		unit="° E"
+		least={-180}
+		most={180}
+		value={longitude}
+		onset={(value) => setPlace({ longitude: value })}
+	/>
+	<label class="roof">
+		<input
+			type="checkbox"
+			checked={ground.indoors ?? false}
+			onchange={(event) => setIndoors(event.currentTarget.checked)}
+		/>
+		under a roof
+	</label>
+</section>
+
+<style>
+	section {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px 14px;
+		align-items: end;
+	}
+	.name {
+		grid-column: 1 / -1;
+		font-size: 12px;
+		color: var(--ink-soft);
+	}
+	.name input {
+		display: block;
+		width: 100%;
+		min-height: 30px;
+		font: inherit;
+		font-size: 15px;
+		font-weight: 700;
+		color: var(--ink);
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 2px 8px;
+	}
+	.roof {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		font-size: 13px;
+		min-height: 30px;
+	}
+	.roof input {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--action);
+	}
+</style>

@@ -1,0 +1,81 @@
+<script lang="ts">
+	/** A number to type in, told of when it is left or Enter is pressed; what is no number goes back. */
+	let {
+		id,
+		label,
+		value,
+		unit = 'm',
+		least,
+		most,
+		wrong = false,
+		quiet = false,
+		onset
+	}: {
+		id: string;
+		label: string;
+		value: number | undefined;
+		unit?: string;
+		least?: number;
+		most?: number;
+		wrong?: boolean;
+		/** The label is for screen readers alone: what stands beside says it. */
+		quiet?: boolean;
+		onset: (value: number | undefined) => void;
+	} = $props();
+
+	function set(input: HTMLInputElement) {
+		const typed = input.value.trim().replace(',', '.');
+		const next = typed === '' ? undefined : Number(typed);
+		const isOut = next !== undefined && !(next >= (least ?? -1e4) && next <= (most ?? 1e4));
+		if (isOut) input.value = value === undefined ? '' : String(value);
+		else onset(next);
+	}
+</script>
+
+<label for={id}>
+	<span class:unseen={quiet}>{label}</span>
+	<span class="field">
+		<input
+			{id}
+			inputmode="decimal"
+			autocomplete="off"
+			aria-invalid={wrong || undefined}
+			value={value ?? ''}
+			onchange={(event) => set(event.currentTarget)}
+		/>
+		{unit}
+	</span>
+</label>
+
+<style>
+	label {
+		display: grid;
+		gap: 2px;
+		font-size: 12px;
+		color: var(--ink-soft);
+		min-width: 0;
+	}
+	.field {
+		white-space: nowrap;
+		display: flex;
+		gap: 5px;
+		align-items: baseline;
+		font-size: 13px;
+	}
+	input {
+		width: 100%;
+		min-width: 0;
+		min-height: 30px;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 2px 6px;
+		font: inherit;
+		font-size: 14px;
+		color: var(--ink);
+		text-align: right;
+	}
+	input[aria-invalid] {
+		box-shadow: inset 0 0 0 2px var(--stop);
+	}
+</style>

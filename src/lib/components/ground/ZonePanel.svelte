@@ -1,0 +1,268 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { assertNever } from '$core/base';
+	import { zonesBeside, type Beside } from '$core/ground';
+	import type { Zone } from '$core/model/team';
+	import type { GroundEditor } from '$lib/state/groundEditor.svelte';
+	import { useWording } from '../page/wording.svelte';
+	import { metres } from './extent';
+	import Metres from './Metres.svelte';
+
+	/** A zone in numbers: where and how large, what stands in it, what lies beside it. */
+	let {
+		editor,
+		zone,
+		items,
+		clearMetres,
+		wrong
+	}: {
+		editor: GroundEditor;
+		zone: Zone;
+		/** Things that may stand in a zone. */
+		items: readonly string[];
+		clearMetres: number;
+		/** The field that was refused. */
+		wrong: string | null;
+	} = $props();
+
+	const w = useWording();
+	let along = $state(2);
+	let across = $state(1);
+	let item = $state('');
+
+	const fixtures = $derived(Object.entries(zone.fixtures ?? {}));
+	const others = $derived(items.filter((each) => !(each in (zone.fixtures ?? {}))));
+	const beside = $derived(zonesBeside(editor.shown, zone, clearMetres));
+
+	const set = (change: Partial<Zone>) => editor.setZone({ ...zone, ...change });
+	function setFixture(name: string, count: number | undefined) {
+		const { [name]: _before, ...rest } = zone.fixtures ?? {};
+		const next = count ? { ...rest, [name]: count } : rest;
+		const { fixtures: _all, ...bare } = zone;
+		editor.setZone(Object.keys(next).length > 0 ? { ...bare, fixtures: next } : bare);
+	}
+	function besideWords({ how, shared, gap, zone: other }: Beside): string {
+		switch (how) {
+			case 'within':
+				return `${other.name} is part of it`;
+			case 'around':
+				return `part of ${other.name}`;
+			case 'overlaps':
+				return `shares ${Math.round(shared)} m² with ${other.name}`;
+			case 'near':
+				return gap < 0.01
+					? `touches ${other.name}`
+					: `${metres(gap)} from ${other.name}, ${metres(clearMetres)} is set as clear`;
+			default:
+				return assertNever(how);
+		}
+	}
+</script>
+
+<section aria-label={w('Zone')}>
+	<button type="button" class="link" onclick={() => (editor.selected = null)}
+		>{w('Back to the whole ground')}</button
+	>
+	<label class="title" for="zone-name">
+		{w('Zone')}
+		<input
+			id="zone-name"
+			maxlength="200"
+			aria-invalid={wrong === 'name' || undefined}
+			value={zone.name}
+			onchange={(event) => set({ name: event.currentTarget.value })}
+		/>
+	</label>
+	<div class="four">
+		<Metres
+			id="zone-x"
+			label="From the left"
+			value={zone.x}
+			onset={(x) => set({ x: x ?? zone.x })}
+		/>
+		<Metres
+			id="zone-y"
+			label="From the top"
+			value={zone.y}
+			onset={(y) => set({ y: y ?? zone.y })}
+		/>
+		<Metres
+			id="zone-length"
+			label="Long"
+			least={0.5}
+			value={zone.length}
+			onset={(length) => set({ length: length ?? zone.length })}
+		/>
+		<Metres
+			id="zone-width"
+			label="Wide"
+			least={0.5}
+			value={zone.width}
+			onset={(width) => set({ width: width ?? zone.width })}
+		/>
+	</div>
+	<h3>Stands in it</h3>
+	{#each fixtures as [name, count] (name)}
+		<div class="fixture">
+			<span>{name}</span>
+			<Metres
+				id="fixture-{name}"
+				label="How many: {name}"
+				quiet
+				unit=""
+				least={0}
+				value={count}
+				onset={(value) => setFixture(name, value)}
+			/>
+			<button
+				type="button"
+				class="link"
+				aria-label="Take {name} away"
+				onclick={() => setFixture(name, undefined)}>Take away</button
+			>
+		</div>
+	{/each}
+	<div class="add">
+		<input
+			list="fixture-items"
+			aria-label="Goal, hoop, net or wall to put here"
+			placeholder="goal, hoop, net, wall"
+			maxlength="100"
+			bind:value={item}
+		/>
+		<datalist id="fixture-items">
+			{#each others as other (other)}<option value={other}></option>{/each}
+		</datalist>
+		<button
+			type="button"
+			class="link"
+			disabled={item.trim() === ''}
+			onclick={() => {
+				setFixture(item.trim(), 1);
+				item = '';
+			}}>Put here</button
+		>
+	</div>
+	<h3>Beside it</h3>
+	<ul>
+		{#each beside as each (each.zone.id)}
+			<li class:slip={each.how === 'overlaps'}>{besideWords(each)}</li>
+		{:else}
+			<li>Nothing within {metres(clearMetres)}.</li>
+		{/each}
+	</ul>
+	<div class="divide">
+		<Metres
+			id="divide-along"
+			label="Parts along"
+			unit=""
+			least={1}
+			most={12}
+			value={along}
+			onset={(value) => (along = Math.round(value ?? 1))}
+		/>
+		<Metres
+			id="divide-across"
+			label="Parts across"
+			unit=""
+			least={1}
+			most={12}
+			value={across}
+			onset={(value) => (across = Math.round(value ?? 1))}
+		/>
+		<Button
+			size="small"
+			kind="tertiary"
+			disabled={along * across < 2}
+			on:click={() => editor.divide(zone, { along, across })}
+		>
+			Divide into {along * across}
+		</Button>
+	</div>
+	<div class="actions">
+		<Button size="small" kind="tertiary" on:click={() => editor.copy(zone)}>Copy it</Button>
+		<Button size="small" kind="danger-tertiary" on:click={() => editor.remove(zone)}
+			>{w('Remove the zone')}</Button
+		>
+	</div>
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 8px;
+	}
+	.title {
+		font-size: 12px;
+		color: var(--ink-soft);
+	}
+	.title input {
+		display: block;
+		width: 100%;
+		font: inherit;
+		font-size: 17px;
+		font-weight: 750;
+		color: var(--ink);
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 3px 8px;
+	}
+	.title input[aria-invalid] {
+		box-shadow: inset 0 0 0 2px var(--stop);
+	}
+	.four {
+		display: grid;
+		grid-template-columns: repeat(4, 1fr);
+		gap: 8px;
+	}
+	h3 {
+		font-size: 13px;
+		font-weight: 700;
+		padding-top: 6px;
+	}
+	.fixture,
+	.add {
+		display: grid;
+		grid-template-columns: 1fr 70px auto;
+		gap: 10px;
+		align-items: end;
+		font-size: 14px;
+	}
+	.add {
+		grid-template-columns: 1fr auto;
+	}
+	.add input {
+		min-height: 30px;
+		min-width: 0;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		padding: 2px 8px;
+		font: inherit;
+	}
+	.add input::placeholder {
+		color: var(--ink-soft);
+		opacity: 1;
+	}
+	li {
+		font-size: 13px;
+		line-height: 1.5;
+	}
+	.slip {
+		font-weight: 700;
+		color: var(--wait-ink);
+	}
+	.divide {
+		display: grid;
+		grid-template-columns: 80px 80px 1fr;
+		gap: 10px;
+		align-items: end;
+		padding-top: 6px;
+		border-top: 1px solid var(--rule);
+	}
+	.actions {
+		display: flex;
+		gap: 10px;
+	}
+</style>

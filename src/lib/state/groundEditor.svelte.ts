@@ -1,0 +1,138 @@
+import { sameValue } from '$core/base';
+import {
+	dividedZones,
+	freeName,
+	movedZone,
+	resizedZone,
+	withZone,
+	type By,
+	type Corner
+} from '$core/ground';
+import type { Ground, Zone } from '$core/model/team';
+
+/** What is pulled: a whole zone, or one of its corners. */
+export interface Pull {
+	id: string;
+	corner?: Corner;
+}
+
+/** A ground while it is edited: steps that can be taken back, and what a drag would do. */
+export class GroundEditor {
+	readonly #stored: () => Ground;
+	readonly #makeId: () => string;
+	/** The ground as it was dropped last. */
+	ground: Ground = $derived.by(() => this.#stored());
+	/** The zone that is looked at. */
+	selected: string | null = $state(null);
+	#pulled: Zone | null = $state.raw(null);
+	#past: Ground[] = $state.raw([]);
+	#future: Ground[] = $state.raw([]);
+
+	/** The ground with what a drag would do. */
+	readonly shown = $derived.by(() =>
+		this.#pulled ? withZone(this.ground, this.#pulled) : this.ground
+	);
+	readonly zone = $derived.by(
+		() => this.shown.zones.find(({ id }) => id === this.selected) ?? null
+	);
+	readonly isPulling = $derived.by(() => this.#pulled !== null);
+	readonly isChanged = $derived.by(() => !sameValue(this.ground, this.#stored()));
+	readonly canUndo = $derived.by(() => this.#past.length > 0);
+	readonly canRedo = $derived.by(() => this.#future.length > 0);
+
+	constructor({ stored, makeId }: { stored: () => Ground; makeId: () => string }) {
+		this.#stored = stored;
+		this.#makeId = makeId;
+	}
+
+	/** Takes another state of the ground as the next step. */
+	set(next: Ground): void {
+		if (sameValue(next, this.ground)) return;
+		this.#past = [...this.#past, this.ground];
+		this.#future = [];
+		this.ground = next;
+	}
+
+	undo(): void {
+		const before = this.#past.at(-1);
+		if (!before) return;
+		this.#past = this.#past.slice(0, -1);
+		this.#future = [...this.#future, this.ground];
+		this.ground = before;
+	}
+
+	redo(): void {
+		const next = this.#future.at(-1);
+		if (!next) return;
+		this.#future = this.#future.slice(0, -1);
+		this.#past = [...this.#past, this.ground];
+		this.ground = next;
+	}
+
+	setZone(zone: Zone): void {
+		this.set(withZone(this.ground, zone));
+	}
+
+	/** Shows what letting go would do; `by` in metres from where it was taken. */
+	pull({ id, corner }: Pull, by: By): void {
+		const zone = this.ground.zones.find((each) => each.id === id);
+		if (!zone) return;
+		this.selected = id;
+		this.#pulled = corner
+			? resizedZone(this.ground, zone, corner, by)
+			: movedZone(this.ground, zone, by);
+	}
+
+	drop(): void {
+		const pulled = this.#pulled;
+		this.#pulled = null;
+		if (pulled) this.setZone(pulled);
+	}
+
+	cancel(): void {
+		this.#pulled = null;
+	}
+
+	/** Adds a zone in the middle of the ground and looks at it. */
+	add(): void {
+		const { length, width } = this.ground;
+		const [long, wide] = [Math.min(15, Math.floor(length)), Math.min(10, Math.floor(width))];
+		this.#put({
+			id: this.#makeId(),
+			name: freeName(this.ground),
+			x: Math.round((length - long) / 2),
+			y: Math.round((width - wide) / 2),
+			length: Math.max(1, long),
+			width: Math.max(1, wide)
+		});
+	}
+
+	/** Adds the same zone beside itself. */
+	copy(zone: Zone): void {
+		this.#put({
+			...zone,
+			id: this.#makeId(),
+			name: freeName(this.ground),
+			x: zone.x + zone.length <= this.ground.length - zone.length ? zone.x + zone.length : zone.x,
+			y: zone.x + zone.length <= this.ground.length - zone.length ? zone.y : zone.y + 2
+		});
+	}
+
+	/** Puts even parts of a zone into its place. */
+	divide(zone: Zone, { along, across }: { along: number; across: number }): void {
+		const rest = { ...this.ground, zones: this.ground.zones.filter(({ id }) => id !== zone.id) };
+		const parts = dividedZones(rest, zone, { along, across, makeId: this.#makeId });
+		this.set({ ...rest, zones: [...rest.zones, ...parts] });
+		this.selected = parts[0]?.id ?? null;
+	}
+
+	remove(zone: Zone): void {
+		this.set({ ...this.ground, zones: this.ground.zones.filter(({ id }) => id !== zone.id) });
+		this.selected = null;
+	}
+
+	#put(zone: Zone): void {
+		this.set({ ...this.ground, zones: [...this.ground.zones, zone] });
+		this.selected = zone.id;
+	}
+}

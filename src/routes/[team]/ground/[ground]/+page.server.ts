@@ -1,0 +1,47 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { toContext } from '$core/practice';
+import { useConfig, useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
+import { requireSurroundings } from '$lib/server/pages';
+import { listGrounds, listKit } from '$lib/server/repositories/places';
+import { nextPractice } from '$lib/server/repositories/practices';
+import { removeGround, saveGround } from '$lib/server/usecases/saveGround';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const { today } = await useConfig();
+	const db = await useDb();
+	const { shelf, limits, team } = toContext(await requireSurroundings(db, params.team, today));
+	const grounds = await listGrounds(db, params.team);
+	const ground = grounds.find(({ id }) => id === params.ground);
+	if (!ground) error(404, 'There is no such ground.');
+	const next = await nextPractice(db, params.team, today);
+	return {
+		team: { id: team.id, name: team.name, timeZone: team.timeZone },
+		ground,
+		grounds: grounds.map(({ id, name }) => ({ id, name })),
+		items: (await listKit(db, params.team)).map(({ item }) => item),
+		drills: shelf.map(({ id, name, group, ground: size, fixtures }) => ({
+			id,
+			name,
+			group,
+			ground: size,
+			fixtures
+		})),
+		clearMetres: limits.swingMetres,
+		next: next ?? { date: today, start: '18:00', minutes: 90 }
+	};
+};
+
+export const actions: Actions = {
+	save: async ({ params, request }) => {
+		const ground = jsonField(await request.formData(), 'ground');
+		const saved = await saveGround(await useDb(), { teamId: params.team, ground });
+		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
+	},
+	remove: async ({ params: { team: teamId, ground: id } }) => {
+		const removed = await removeGround(await useDb(), { teamId, id });
+		if (!removed.ok) return fail(400, { misfit: removed.failure });
+		redirect(303, `/${encodeURIComponent(teamId)}/ground`);
+	}
+};

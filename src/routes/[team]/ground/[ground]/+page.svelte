@@ -1,0 +1,276 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { nanoid } from 'nanoid';
+	import { untrack } from 'svelte';
+	import { beforeNavigate } from '$app/navigation';
+	import { enhance } from '$app/forms';
+	import { compassName, sunOver } from '$core/conditions';
+	import { halfOverlaps } from '$core/ground';
+	import { copiesByFixtures, copiesInZone } from '$core/sizing';
+	import type { Zone } from '$core/model/team';
+	import GroundMap from '$lib/components/ground/GroundMap.svelte';
+	import GroundPanel from '$lib/components/ground/GroundPanel.svelte';
+	import ZonePanel from '$lib/components/ground/ZonePanel.svelte';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
+	import { clockAt } from '$lib/components/tape/layout';
+	import { GroundEditor } from '$lib/state/groundEditor.svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	const w = useWording();
+	const editor = new GroundEditor({ stored: () => data.ground, makeId: () => `z-${nanoid(8)}` });
+	let drillId = $state('');
+	let date = $state(untrack(() => data.next.date));
+	let minutes = $state(0);
+
+	const drill = $derived(data.drills.find(({ id }) => id === drillId));
+	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
+	const sun = $derived(
+		/^\d{4}-\d\d-\d\d$/.test(date)
+			? sunOver(editor.ground, {
+					date,
+					clock: data.next.start,
+					timeZone: data.team.timeZone,
+					minutes
+				})
+			: null
+	);
+	const sunWords = $derived.by(() => {
+		if (editor.ground.indoors) return 'Under a roof: no sun.';
+		if (!editor.ground.place) return 'Say where it lies, and the sun is drawn.';
+		if (!sun || sun.height <= 0)
+			return `The sun is down at ${clockAt(data.next.start, minutes * 60)}.`;
+		return `The sun is in the ${compassName(sun.bearing)}, ${Math.round(sun.height)}° high at ${clockAt(data.next.start, minutes * 60)}.`;
+	});
+	const slips = $derived(halfOverlaps(editor.ground));
+	/** The zone of a refusal at `zones[2].name`, and its field. */
+	const fault = $derived.by(() => {
+		const match = /^zones\[(\d+)\]\.(.*)$/.exec(misfit?.path ?? '');
+		return match ? { zone: editor.ground.zones[Number(match[1])], field: match[2] } : null;
+	});
+
+	function holds(zone: Zone): number | null {
+		if (!drill) return null;
+		return Math.min(copiesInZone(drill, zone, drill.group.ideal), copiesByFixtures(drill, zone));
+	}
+	const held = $derived(
+		editor.shown.zones.reduce((most, zone) => Math.max(most, holds(zone) ?? 0), 0)
+	);
+
+	function keys(event: KeyboardEvent) {
+		if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+		if (event.target instanceof HTMLInputElement) return;
+		event.preventDefault();
+		if (event.shiftKey) editor.redo();
+		else editor.undo();
+	}
+	beforeNavigate(({ cancel, type }) => {
+		if (!editor.isChanged || type === 'form') return;
+		if (!confirm(w('The ground is not saved. Leave it so?'))) cancel();
+	});
+</script>
+
+<svelte:window onkeydown={keys} />
+
+<Page team={data.team} current="ground" title="Ground" heading={editor.ground.name}>
+	{#snippet ways()}
+		{#each data.grounds.filter(({ id }) => id !== data.ground.id) as { id, name } (id)}
+			<a href="/{data.team.id}/ground/{encodeURIComponent(id)}">{name}</a>
+		{/each}
+		<form method="POST" action="/{data.team.id}/ground?/add">
+			<Button type="submit" size="small" kind="tertiary">{w('Another ground')}</Button>
+		</form>
+		<Button size="small" kind="tertiary" disabled={!editor.canUndo} on:click={() => editor.undo()}
+			>Undo</Button
+		>
+		<form
+			method="POST"
+			action="?/save"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<input type="hidden" name="ground" value={JSON.stringify(editor.ground)} />
+			<Button type="submit" size="small" disabled={!editor.isChanged}>{w('Save the ground')}</Button
+			>
+		</form>
+	{/snippet}
+	<Outcome
+		{misfit}
+		where={fault ? `${w('Zone')} ${fault.zone?.name}, ${fault.field}:` : undefined}
+		saved={!!form && 'saved' in form && !editor.isChanged}
+	/>
+	<div class="columns">
+		<div class="drawn">
+			<GroundMap {editor} {sun} {holds} />
+			<div class="tools">
+				<label for="drill">
+					{w('Copies of a drill')}
+					<select id="drill" bind:value={drillId}>
+						<option value="">none shown</option>
+						{#each data.drills as { id, name } (id)}<option value={id}>{name}</option>{/each}
+					</select>
+				</label>
+				<p>
+					{#if drill}
+						{drill.ground.length} × {drill.ground.width} m for {drill.group.ideal}: {held === 0
+							? w('no zone holds it')
+							: w(`a zone holds up to ${held}`)}
+					{/if}
+				</p>
+				<label for="sun-day">
+					Sun on
+					<input id="sun-day" type="date" bind:value={date} />
+				</label>
+				<label for="sun-minutes">
+					{clockAt(data.next.start, minutes * 60)}
+					<input
+						id="sun-minutes"
+						type="range"
+						min="0"
+						max={data.next.minutes}
+						step="5"
+						aria-label={w('Minutes into the practice')}
+						bind:value={minutes}
+					/>
+				</label>
+				<p class="sun">{sunWords}</p>
+			</div>
+			{#if slips.length > 0}
+				<ul class="slips">
+					{#each slips as [one, other, shared] (`${one.id} ${other.id}`)}
+						<li>
+							{one.name} and {other.name} share {Math.round(shared)} m²: they cannot be used at once.
+						</li>
+					{/each}
+				</ul>
+			{/if}
+		</div>
+		<div class="panel">
+			{#if editor.zone}
+				<ZonePanel
+					{editor}
+					zone={editor.zone}
+					items={data.items}
+					clearMetres={data.clearMetres}
+					wrong={fault && fault.zone?.id === editor.zone.id ? fault.field : null}
+				/>
+			{:else}
+				<GroundPanel ground={editor.ground} onset={(next) => editor.set(next)} />
+				<form method="POST" action="?/remove" use:enhance>
+					{#if data.grounds.length > 1}
+						<button class="link">{w('Remove this ground')}</button>
+					{/if}
+				</form>
+			{/if}
+			<h2>{editor.ground.zones.length} {w('zones')}</h2>
+			<ul>
+				{#each editor.shown.zones as zone (zone.id)}
+					<li>
+						<button
+							type="button"
+							class="link"
+							aria-pressed={zone.id === editor.selected}
+							onclick={() => (editor.selected = editor.selected === zone.id ? null : zone.id)}
+							>{zone.name}</button
+						>
+						<span>{zone.length} × {zone.width} m</span>
+						<span>
+							{Object.entries(zone.fixtures ?? {})
+								.map(([item, count]) => `${count} ${item}`)
+								.join(', ')}
+						</span>
+					</li>
+				{:else}
+					<li>{w('None yet: the board needs one to put a drill into.')}</li>
+				{/each}
+			</ul>
+			<Button size="small" kind="tertiary" on:click={() => editor.add()}>{w('Add a zone')}</Button>
+		</div>
+	</div>
+</Page>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 340px;
+		gap: 24px;
+		align-items: start;
+	}
+	.tools {
+		display: grid;
+		grid-template-columns: 1.3fr 1.4fr;
+		gap: 8px 20px;
+		align-items: end;
+		padding-top: 10px;
+	}
+	.tools label {
+		display: grid;
+		gap: 2px;
+		font-size: 12px;
+		color: var(--ink-soft);
+	}
+	select,
+	input[type='date'] {
+		min-height: 32px;
+		min-width: 0;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		font: inherit;
+		font-size: 14px;
+		padding: 2px 6px;
+		color: var(--ink);
+	}
+	input[type='range'] {
+		accent-color: var(--now);
+		height: 28px;
+	}
+	.tools p {
+		font-size: 14px;
+		min-height: 20px;
+	}
+	.sun {
+		grid-column: 1 / -1;
+		font-weight: 650;
+	}
+	.slips li {
+		color: var(--wait-ink);
+		font-weight: 650;
+		font-size: 13px;
+		padding-top: 4px;
+	}
+	h2 {
+		font-size: 14px;
+		font-weight: 700;
+		padding: 16px 0 4px;
+	}
+	.panel ul {
+		border-top: 1px solid var(--ink);
+		margin-bottom: 10px;
+	}
+	.panel li {
+		display: grid;
+		grid-template-columns: 84px 110px 1fr;
+		gap: 8px;
+		align-items: baseline;
+		font-size: 13px;
+		border-bottom: 1px solid var(--rule);
+	}
+	.panel li .link {
+		font-size: 14px;
+		padding: 4px 0;
+	}
+	[aria-pressed='true'] {
+		color: var(--ink);
+		font-weight: 800;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>
