@@ -25,6 +25,22 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	['templates', '/saltmarsh/practices/templates', async () => {}],
 	['squad', '/saltmarsh/squad', async () => {}],
 	['squad as a table file', '/saltmarsh/squad/table', async () => {}],
+	['a player', '/saltmarsh/squad/p15', async () => {}],
+	['attendance', '/saltmarsh/attendance?week=5', async () => {}],
+	[
+		'who worked with whom',
+		'/saltmarsh/together',
+		async (page) => page.getByRole('img', { name: /Who has worked/ }).focus()
+	],
+	['adults', '/saltmarsh/adults', async () => {}],
+	['ground', '/saltmarsh/ground', async () => {}],
+	[
+		'a zone',
+		'/saltmarsh/ground',
+		async (page) => page.getByRole('button', { name: /^Zone Strip,/ }).click()
+	],
+	['kit', '/saltmarsh/kit', async () => {}],
+	['words', '/saltmarsh/words', async () => {}],
 	['limits', '/saltmarsh/limits', async () => {}],
 	['teams', '/teams', async () => {}],
 	['new team', '/teams/new', async () => {}],

@@ -41,6 +41,7 @@ test('a block is dragged to another lane, given up with Escape, and dropped', as
 	await pull(page, from, { x: free.x, y: from.y });
 	await expect(page.getByText('Move Channel duel to zone F')).toBeVisible();
 	await page.keyboard.press('Escape');
+	await expect(page.getByText('Move Channel duel to zone F')).toBeHidden();
 	await page.mouse.up();
 	expect((await middle(duel)).x).toBeCloseTo(from.x, 0);
 

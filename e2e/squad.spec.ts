@@ -17,7 +17,7 @@ test('players are typed in by keyboard, pasted, saved, refused with their place,
 	await page.getByRole('button', { name: 'Add them' }).click();
 	await page.getByLabel('Unit of Neva Holm').selectOption('backs');
 	await page.getByRole('button', { name: 'Save the squad' }).click();
-	await expect(page.getByText('Saved.')).toBeVisible();
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page);
 	await expect(page.getByText('26 players.')).toBeVisible();
 	await expect(page.getByLabel('Passing of Odile Brantwick')).toHaveValue('5');

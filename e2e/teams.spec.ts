@@ -33,7 +33,7 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await open(page, `${server.url}/saltmarsh/limits`);
 	await page.getByLabel('Between two drinks, min').fill('40');
 	await page.getByRole('button', { name: 'Save the limits' }).click();
-	await expect(page.getByText('Saved.')).toBeVisible();
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await expect(page.getByText('otherwise 20 min')).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
 	await expect(page.getByText('To mend: 7')).toBeVisible();
@@ -44,7 +44,7 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await page.getByRole('button', { name: 'Save the limits' }).click();
 	await expect(page.getByText('expected ages that go up')).toBeVisible();
 	await page.getByRole('button', { name: 'Back to the defaults' }).click();
-	await expect(page.getByText('Saved.')).toBeVisible();
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
 	await expect(page.getByText('To mend: 9')).toBeVisible();
 });

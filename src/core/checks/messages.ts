@@ -1,6 +1,7 @@
 import { assertNever } from '../base';
 import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
 import type { Block, Copy, Practice } from '../model/practice';
+import { kept, reworded, wordingOf } from '../words';
 import type { Finding } from './finding';
 
 type Plan = Pick<Evaluation, 'practice' | 'context'>;
@@ -25,20 +26,29 @@ function namesIn({ practice, context }: Plan) {
 		const drill = found && drillOf(context, found.block.drill);
 		return drill?.name ?? found?.period.name ?? String(id);
 	};
+	const named = (name: string | undefined, id: string) => kept(name ?? id);
 	return {
-		block,
-		period: (id: string) => findPeriod(practice, id)?.name ?? id,
-		zone: (id: string) => context.zoneById.get(id)?.name ?? id,
-		player: (id: string) => context.playerById.get(id)?.name ?? id,
-		adult: (id: string) => context.adultById.get(id)?.name ?? id,
-		unit: (id: string) => context.team.units.find((unit) => unit.id === id)?.name ?? id,
-		skill: (id: string) => context.team.skillAreas.find((skill) => skill.id === id)?.name ?? id,
-		drill: (id: string) => context.shelf.find((drill) => drill.id === id)?.name ?? id
+		block: (id: unknown) => kept(block(id)),
+		period: (id: string) => named(findPeriod(practice, id)?.name, id),
+		zone: (id: string) => named(context.zoneById.get(id)?.name, id),
+		player: (id: string) => named(context.playerById.get(id)?.name, id),
+		adult: (id: string) => named(context.adultById.get(id)?.name, id),
+		unit: (id: string) => named(context.team.units.find((unit) => unit.id === id)?.name, id),
+		skill: (id: string) =>
+			named(context.team.skillAreas.find((skill) => skill.id === id)?.name, id),
+		drill: (id: string) => named(context.shelf.find((drill) => drill.id === id)?.name, id)
 	};
 }
 
-/** A finding in one plain sentence. */
-export function describeFinding(finding: Finding, plan: Plan): string {
+/** A text with its team's own words. */
+const inOwnWords = (text: string, { context }: Plan) =>
+	reworded(text, wordingOf(context.team.words));
+
+/** A finding in one plain sentence, in the words of the team. */
+export const describeFinding = (finding: Finding, plan: Plan): string =>
+	inOwnWords(findingWords(finding, plan), plan);
+
+function findingWords(finding: Finding, plan: Plan): string {
 	const { code, at, values } = finding;
 	const names = namesIn(plan);
 	const numbers = (key: string) => Number(values[key]);
@@ -58,7 +68,7 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 		case 'block-empty':
 			return at.block
 				? `${names.block(at.block)} has nobody or no drill.`
-				: `${values.name} has no drill yet.`;
+				: `${kept(String(values.name))} has no drill yet.`;
 		case 'player-unplaced':
 			return `${list((values.players as string[]).map(names.player))} ${(values.players as string[]).length === 1 ? 'has' : 'have'} no place in ${names.period(at.period ?? '')}.`;
 		case 'over-time':
@@ -76,7 +86,7 @@ export function describeFinding(finding: Finding, plan: Plan): string {
 		case 'talk-long':
 			return `${names.period(at.period ?? '')} lasts ${minutes(numbers('minutes'))}; players listen for ${numbers('limit')}.`;
 		case 'hard-after-hard':
-			return `${values.first} (effort ${values.effort}) and ${values.second} (effort ${values.nextEffort}) follow each other without a rest.`;
+			return `${kept(String(values.first))} (effort ${values.effort}) and ${kept(String(values.second))} (effort ${values.nextEffort}) follow each other without a rest.`;
 		case 'kit-short':
 			return `${names.block(at.block)} and what runs beside it need ${values.needed} × ${values.item}; there are ${values.has}.`;
 		case 'fixture-short':
@@ -200,7 +210,7 @@ function describeAll(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan)
 	if (first && removed.length === 1 && isByHand)
 		return `Merge ${names.period(removed[0])} into the one before`;
 	const resize = edits.find(({ type }) => type === 'set-minutes');
-	if (!resize || isByHand) return describeEdit(resize ?? edits[0], plan);
+	if (!resize || isByHand) return editWords(resize ?? edits[0], plan);
 	if (removed.length === 0) return 'Fit the periods to the time';
 	return `Fit to the time, without ${removed.map(names.period).join(', ')}`;
 }
@@ -212,8 +222,11 @@ function describeStaff(id: string, copies: readonly Copy[], plan: Plan): string 
 	return isFreed ? `Free the adult from ${block}` : `Change the adults of ${block}`;
 }
 
-/** What an edit does, as the coach would say it; `plan` is the practice before it. */
-export function describeEdit(edit: Edit, plan: Plan): string {
+/** What an edit does, as the coach would say it, in the words of the team; `plan` is the practice before it. */
+export const describeEdit = (edit: Edit, plan: Plan): string =>
+	inOwnWords(editWords(edit, plan), plan);
+
+function editWords(edit: Edit, plan: Plan): string {
 	const names = namesIn(plan);
 	switch (edit.type) {
 		case 'set-practice': {
@@ -226,7 +239,7 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 			return 'Change date, start or place';
 		}
 		case 'add-period':
-			return `Add ${edit.period.name}`;
+			return `Add ${kept(edit.period.name)}`;
 		case 'remove-period':
 			return `Remove ${names.period(edit.period)}`;
 		case 'move-period':
@@ -238,7 +251,7 @@ export function describeEdit(edit: Edit, plan: Plan): string {
 			if (edit.set.locked !== undefined)
 				return `${edit.set.locked ? 'Lock' : 'Unlock'} the minutes of ${names.period(edit.period)}`;
 			if (edit.set.name !== undefined)
-				return `Call ${names.period(edit.period)} "${edit.set.name}"`;
+				return `Call ${names.period(edit.period)} "${kept(edit.set.name)}"`;
 			return `Change ${names.period(edit.period)}`;
 		case 'set-minutes': {
 			const changed = Object.entries(edit.periods);

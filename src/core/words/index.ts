@@ -1,2 +1,2 @@
 export { GLOSSARY, type Term } from './glossary';
-export { oneAndMany, wordingOf, type OwnWords, type Wording } from './reword';
+export { kept, oneAndMany, reworded, wordingOf, type OwnWords, type Wording } from './reword';

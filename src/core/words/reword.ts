@@ -45,3 +45,15 @@ export function wordingOf(own: OwnWords | undefined): Wording {
 	return (text) =>
 		text.replace(pattern, (found) => written(next.get(found.toLowerCase()) ?? found, found));
 }
+
+/** Marks around a name within a text: what a coach has typed is taken as it is. */
+const [FROM, TO] = ['\uE000', '\uE001'];
+
+/** A name that is kept as it is when the text around it is reworded; `reworded` takes the marks away. */
+export const kept = (name: string): string => `${FROM}${name}${TO}`;
+
+/** A text with the team's own words outside of the names that are `kept` in it. */
+export function reworded(text: string, wording: Wording): string {
+	const parts = text.split(new RegExp(`(${FROM}[^${TO}]*${TO})`));
+	return parts.map((part) => (part.startsWith(FROM) ? part.slice(1, -1) : wording(part))).join('');
+}

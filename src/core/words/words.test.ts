@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { GLOSSARY, oneAndMany, wordingOf } from '.';
+import { GLOSSARY, kept, oneAndMany, reworded, wordingOf } from '.';
 
 describe('wordingOf', () => {
 	const w = wordingOf({ period: 'segment', station: 'Posten / Posten', drill: 'play', kit: ' ' });
@@ -30,6 +30,13 @@ describe('wordingOf', () => {
 			'blocks and pieces'
 		);
 	});
+});
+
+test('names within a text are kept as they are', () => {
+	const w = wordingOf({ period: 'segment', drill: 'play' });
+	expect(reworded(`Period ${kept('Period drill')} has no drill, ${kept('')}drill`, w)).toBe(
+		'Segment Period drill has no play, play'
+	);
 });
 
 test('one and many follow the ending', () => {

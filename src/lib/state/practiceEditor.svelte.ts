@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { ok, sameValue, type Result } from '$core/base';
 import { check, describeEdit, type Finding } from '$core/checks';
 import type { Practice } from '$core/model/practice';
+import { wordingOf, type Wording } from '$core/words';
 import {
 	applyEdit,
 	evaluate,
@@ -26,6 +27,8 @@ const MOST_STEPS = 500;
 /** One practice while it is edited: its value, what follows from it, undo, and saving by itself. */
 export class PracticeEditor {
 	readonly context: Context;
+	/** Puts the team's own words into a text of the application. */
+	readonly w: Wording;
 	practice: Practice = $state.raw() as Practice;
 	saveState: SaveState = $state('saved');
 	/** What went wrong last, in words; empty when all is well. */
@@ -56,6 +59,7 @@ export class PracticeEditor {
 		private readonly keepers: EditorKeepers | null
 	) {
 		this.context = context;
+		this.w = wordingOf(context.team.words);
 		this.practice = state.practice;
 		this.#revision = state.revision;
 	}
@@ -201,7 +205,7 @@ export class PracticeEditor {
 			case 'stale':
 				this.#confirm(sent.state, sent.known);
 				if (this.conflicts.length === 0)
-					this.trouble = 'Somebody else changed this practice too. Both changes are kept.';
+					this.trouble = this.w('Somebody else changed this practice too. Both changes are kept.');
 				break;
 			case 'away':
 				this.saveState = 'away';

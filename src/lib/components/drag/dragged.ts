@@ -43,15 +43,23 @@ export function dragged(handlers: () => DragHandlers): Attachment<HTMLElement> {
 	return (element) => {
 		interact.pointerMoveTolerance(THRESHOLD);
 		let sum = { x: 0, y: 0 };
-		let isCancelled = false;
+		/** Stops the drag that is on; null while there is none. */
 		let stop: (() => void) | null = null;
 
+		/** A drag that is given up is stopped from within: it has no end of its own. */
 		function escape(event: KeyboardEvent) {
-			if (event.key !== 'Escape') return;
+			if (event.key !== 'Escape' || !stop) return;
 			event.preventDefault();
 			event.stopPropagation();
-			isCancelled = true;
-			stop?.();
+			stop();
+			finish();
+			handlers().oncancel();
+		}
+		function finish() {
+			stop = null;
+			window.removeEventListener('keydown', escape, true);
+			element.addEventListener('click', swallow, { capture: true, once: true });
+			setTimeout(() => element.removeEventListener('click', swallow, { capture: true }), 0);
 		}
 		/** A drag ends in a click on the same element: that one is not meant. */
 		function swallow(event: MouseEvent) {
@@ -61,7 +69,6 @@ export function dragged(handlers: () => DragHandlers): Attachment<HTMLElement> {
 		const listeners = (isResize: boolean) => ({
 			start(event: PointerMoved) {
 				sum = { x: 0, y: 0 };
-				isCancelled = false;
 				stop = () => event.interaction.stop();
 				window.addEventListener('keydown', escape, true);
 			},
@@ -71,11 +78,9 @@ export function dragged(handlers: () => DragHandlers): Attachment<HTMLElement> {
 				handlers().onmove({ ...sum, isResize, isCoarse, clientX, clientY });
 			},
 			end() {
-				window.removeEventListener('keydown', escape, true);
-				element.addEventListener('click', swallow, { capture: true, once: true });
-				setTimeout(() => element.removeEventListener('click', swallow, { capture: true }), 0);
-				if (isCancelled) handlers().oncancel();
-				else handlers().ondrop();
+				if (!stop) return;
+				finish();
+				handlers().ondrop();
 			}
 		});
 		const handle = interact(element);

@@ -10,10 +10,12 @@
 	import Marking from './Marking.svelte';
 	import Spots from './Spots.svelte';
 	import Token from './Token.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The ground to scale at the now-line: zones, drills with their spots, and who stands where. */
 	let { evaluation, now }: { evaluation: Evaluation; now: number } = $props();
 
+	const w = useWording();
 	const ground = $derived(evaluation.context.ground);
 	const zones = $derived(columnsOf(evaluation.context).map(({ zone }) => zone));
 	const copies = $derived(laidCopies(evaluation, now));
@@ -28,7 +30,7 @@
 	class="field"
 	viewBox="-1.5 -2.5 {ground.length + 3} {ground.width + 5.5}"
 	role="img"
-	aria-label="The ground with {standings.length} players"
+	aria-label="{w('The ground with')} {standings.length} {w('players')}"
 >
 	<defs>
 		<pattern

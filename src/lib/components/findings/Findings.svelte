@@ -3,6 +3,7 @@
 	import type { Edit, Evaluation } from '$core/practice';
 	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** What does not work, worst first, each with its fixes as buttons. */
 	let {
@@ -17,13 +18,16 @@
 		onselect: (finding: Finding) => void;
 	} = $props();
 
+	const w = useWording();
 	const isEmpty = $derived(evaluation.practice.periods.length === 0);
 </script>
 
 <section aria-label="To mend">
 	<h2>{findings.length === 0 ? 'Nothing to mend' : `To mend: ${findings.length}`}</h2>
 	{#if isEmpty}
-		<p class="calm">This practice is empty. Put a warm-up from the shelf on the tape first.</p>
+		<p class="calm">
+			{w('This practice is empty. Put a warm-up from the shelf on the tape first.')}
+		</p>
 	{:else if findings.length === 0}
 		<p class="calm">Everyone has a place, the time is right, and nobody waits too long.</p>
 	{/if}

@@ -4,6 +4,7 @@
 	import type { Context } from '$core/practice';
 	import Bib from '../bib/Bib.svelte';
 	import { bibLook } from '../bib/bibs';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Groups side by side with who is in them; pressing a player keeps them where they are. */
 	let {
@@ -22,6 +23,7 @@
 		onpin: (id: string) => void;
 	} = $props();
 
+	const w = useWording();
 	const nameOf = (id: string) => context.playerById.get(id)?.name ?? id;
 	function rating(id: string): number | null {
 		const ratings = Object.values(context.playerById.get(id)?.ratings ?? {});
@@ -43,10 +45,11 @@
 
 <div class="groups">
 	{#each groups as group, index (group.id)}
-		<section aria-label="Group {bibLook(group.bib).letter}">
+		<section aria-label="{w('Group')} {bibLook(group.bib).letter}">
 			<h3>
 				<Bib bib={group.bib} size={22} />
-				{players[index]?.length ?? 0} players
+				{players[index]?.length ?? 0}
+				{w('players')}
 				<span>{mean(players[index] ?? [])}</span>
 			</h3>
 			<ul>
@@ -54,7 +57,7 @@
 					<li>
 						<button
 							aria-pressed={pinned.includes(id)}
-							title={pinned.includes(id) ? 'Stays in this group' : 'Keep in this group'}
+							title={w(pinned.includes(id) ? 'Stays in this group' : 'Keep in this group')}
 							onclick={() => onpin(id)}
 						>
 							<span class="pin" aria-hidden="true">{pinned.includes(id) ? '●' : ''}</span>
@@ -69,10 +72,11 @@
 </div>
 <p class="facts">
 	{#if output}
-		{#if spreads.length > 0}Largest less smallest group mean: {spreads.join(', ')}.{/if}
-		Players of a group have been together {output.repeats} times before.
+		{#if spreads.length > 0}{w('Largest less smallest group mean:')} {spreads.join(', ')}.{/if}
+		{w('Players of a group have been together')}
+		{output.repeats} times before.
 	{:else}
-		As they are now. Press a player to keep them in their group.
+		{w('As they are now. Press a player to keep them in their group.')}
 	{/if}
 </p>
 

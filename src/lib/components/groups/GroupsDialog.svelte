@@ -18,6 +18,7 @@
 	import SearchProgress from '../ui/SearchProgress.svelte';
 	import { askedGroups, clashWords, MODES } from './asked';
 	import GroupList from './GroupList.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** New groups for a period: what for, who stays where, who goes together and who apart. */
 	let {
@@ -34,6 +35,7 @@
 		onclose: () => void;
 	} = $props();
 
+	const w = useWording();
 	const SECONDS = 3;
 	const planning = new Planning<'group'>();
 	let mode: GroupMode = $state('even');
@@ -73,8 +75,8 @@
 <Modal
 	open
 	size="lg"
-	modalHeading="Groups of {period.name}"
-	primaryButtonText="Use these groups"
+	modalHeading="{w('Groups of')} {period.name}"
+	primaryButtonText={w('Use these groups')}
 	primaryButtonDisabled={!planning.best}
 	secondaryButtonText="Leave them as they are"
 	on:click:button--secondary={onclose}
@@ -90,17 +92,17 @@
 				on:change={(event) => (mode = event.detail as GroupMode)}
 			>
 				{#each MODES as each (each.mode)}
-					<RadioButton value={each.mode} labelText="{each.name}: {each.says}" />
+					<RadioButton value={each.mode} labelText={w(`${each.name}: ${each.says}`)} />
 				{/each}
 			</RadioButtonGroup>
 			{#if leading.size > 0}
 				<Checkbox
 					bind:checked={leaders}
-					labelText="One who leads in each group ({leading.size} of {ids.length} do)"
+					labelText={w(`One who leads in each group (${leading.size} of ${ids.length} do)`)}
 				/>
 			{/if}
 			<fieldset>
-				<legend>Two players</legend>
+				<legend>{w('Two players')}</legend>
 				<Select id="first-player" size="sm" labelText="One" bind:selected={first}>
 					<SelectItem value="" text="choose" />
 					{#each ids as id (id)}<SelectItem value={id} text={name(id)} />{/each}
@@ -138,7 +140,7 @@
 					{/each}
 				</ul>
 			</fieldset>
-			<Button size="field" on:click={make}>Make groups</Button>
+			<Button size="field" on:click={make}>{w('Make groups')}</Button>
 		</div>
 		<div>
 			<SearchProgress

@@ -15,6 +15,7 @@
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import SizeList from './SizeList.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
 	let {
@@ -23,6 +24,7 @@
 		onapply
 	}: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
 
+	const w = useWording();
 	const { period, lane, block } = $derived(found);
 	const drill = $derived(drillOf(editor.context, block.drill));
 	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
@@ -66,14 +68,14 @@
 </script>
 
 {#if drill}
-	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures)}</p>
+	<p class="gives"><strong>{drill.name}</strong>: {w(blockWords(figures))}</p>
 	{#if drill.cautions.length > 0}<p class="care">
 			<strong>Care</strong>
 			{drill.cautions.join(' ')}
 		</p>{/if}
 	{#if block.lineup}
 		<details>
-			<summary>Line-up of {block.lineup.shifts.length} shifts</summary>
+			<summary>{w('Line-up of')} {block.lineup.shifts.length} shifts</summary>
 			<LineupTable lineup={block.lineup} context={editor.context} />
 		</details>
 	{/if}
@@ -81,16 +83,16 @@
 		<Select
 			id="rung"
 			size="sm"
-			labelText="Rung"
+			labelText={w('Rung')}
 			selected={rungs.length === 1 ? rungs[0] : 'climb'}
 			on:change={(event) => setRung(value(event))}
 		>
-			<SelectItem value="" text="The drill itself" />
+			<SelectItem value="" text={w('The drill itself')} />
 			{#each drill.rungs as rung (rung.id)}
 				<SelectItem value={rung.id} text="{rung.name}: {rung.change}" />
 			{/each}
 			{#if rungs.length > 1}
-				<SelectItem value="climb" text="Climb of {rungs.length} rungs" />
+				<SelectItem value="climb" text="{w('Climb of')} {rungs.length} {w('rungs')}" />
 			{/if}
 		</Select>
 	{/if}
@@ -105,7 +107,7 @@
 			<Select
 				id="zone-{copy.id}"
 				size="sm"
-				labelText={block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone'}
+				labelText={w(block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone')}
 				selected={copy.zoneId}
 				on:change={(event) => place(copy.id, value(event))}
 			>
@@ -120,7 +122,7 @@
 			<Select
 				id="adult-{copy.id}"
 				size="sm"
-				labelText="Adult"
+				labelText={w('Adult')}
 				selected={copy.adults[0] ?? ''}
 				on:change={(event) => staff(copy.id, value(event))}
 			>
@@ -136,12 +138,13 @@
 			<Button
 				kind="ghost"
 				size="small"
-				title="The second half can go up a rung"
-				on:click={() => onapply(cut)}>Cut this block</Button
+				title={w('The second half can go up a rung')}
+				on:click={() => onapply(cut)}>{w('Cut this block')}</Button
 			>
 		{/if}
 		{#if merged}
-			<Button kind="ghost" size="small" on:click={() => onapply(merged)}>Merge blocks</Button>
+			<Button kind="ghost" size="small" on:click={() => onapply(merged)}>{w('Merge blocks')}</Button
+			>
 		{/if}
 	</div>
 {/if}

@@ -13,6 +13,7 @@
 		splitSelected
 	} from '../ui/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
 	let {
@@ -27,6 +28,7 @@
 		onapply: (edit: Edit) => void;
 	} = $props();
 
+	const w = useWording();
 	// What is typed stays until the period itself changes.
 	let minutes: number | null = $derived(period.minutes);
 	let name = $derived(period.name);
@@ -53,10 +55,10 @@
 	}
 </script>
 
-<section aria-label="Selected period">
+<section aria-label={w('Selected period')}>
 	<header>
 		<h2>{period.name}</h2>
-		<button class="link" onclick={() => (view.panel = 'shelf')}>Shelf</button>
+		<button class="link" onclick={() => (view.panel = 'shelf')}>{w('Shelf')}</button>
 	</header>
 	<div class="scroll">
 		<div class="row">
@@ -84,19 +86,22 @@
 		<div class="actions">
 			{#if canSplit && found}
 				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
-					{period.slots ? 'Change the stations' : 'Split into stations'}
+					{w(period.slots ? 'Change the stations' : 'Split into stations')}
 				</Button>
 			{/if}
 			{#if movingGroups(period).length > 1}
-				<Button kind="tertiary" size="small" on:click={() => openGroups(actions)}>Groups</Button>
+				<Button kind="tertiary" size="small" on:click={() => openGroups(actions)}
+					>{w('Groups')}</Button
+				>
 			{/if}
 			{#if period.slots}
-				<Button kind="tertiary" size="small" on:click={() => openRotation(actions)}>Rotation</Button
+				<Button kind="tertiary" size="small" on:click={() => openRotation(actions)}
+					>{w('Rotation')}</Button
 				>
 			{/if}
 			{#if period.kind === 'scrimmage' && found}
 				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'lineup')}>
-					Line-up
+					{w('Line-up')}
 				</Button>
 			{/if}
 			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>
@@ -118,7 +123,7 @@
 				size="small"
 				on:click={() => onapply({ type: 'remove-period', period: period.id })}
 			>
-				Remove period
+				{w('Remove period')}
 			</Button>
 		</div>
 		<TextInput
@@ -132,7 +137,7 @@
 			<Select
 				id="block-of-period"
 				size="sm"
-				labelText="Block"
+				labelText={w('Block')}
 				selected={found?.block.id}
 				on:change={(event) => view.select(period.id, (event.target as HTMLSelectElement).value)}
 			>

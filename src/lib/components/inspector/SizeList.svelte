@@ -3,6 +3,7 @@
 	import type { Sizing } from '$core/practice';
 	import type { SizeOption } from '$core/sizing';
 	import { blockWordsOf } from './blocks';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Ways to run a drill in copies: what each gives each player, and what stands in the way. */
 	let {
@@ -18,10 +19,11 @@
 		onpick: (option: SizeOption) => void;
 	} = $props();
 
+	const w = useWording();
 	const { options, best } = $derived(sizing.output);
 	const percent = (share: number) => `${Math.round(share * 100)} %`;
 	const reasons = (option: SizeOption) =>
-		option.blockedBy.map((block) => blockWordsOf(block, option, drill, sizing.room)).join('; ');
+		w(option.blockedBy.map((block) => blockWordsOf(block, option, drill, sizing.room)).join('; '));
 </script>
 
 <ul>
@@ -35,8 +37,10 @@
 			>
 				<strong>{option.copies} × {[...new Set(option.sizes)].join('/')}</strong>
 				<span>
-					{Math.round(option.reps.mean)} turns · waits {percent(option.share.wait)}
-					{#if option.adultsAt > 0}· an adult feeds{/if}
+					{Math.round(option.reps.mean)}
+					{w('turns · waits')}
+					{percent(option.share.wait)}
+					{#if option.adultsAt > 0}{w('· an adult feeds')}{/if}
 				</span>
 				{#if index === best}<em>best free</em>{/if}
 				{#if !isFree}<span class="blocked narrow">{reasons(option)}</span>{/if}

@@ -8,6 +8,7 @@
 	import SearchProgress from '../ui/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
 	import { fewerPlaces } from './places';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Who plays where in which shift of a game. */
 	let {
@@ -25,6 +26,7 @@
 		onclose: () => void;
 	} = $props();
 
+	const w = useWording();
 	const SECONDS = 5;
 	const planning = new Planning<'lineup'>();
 	const known = untrack(() => block.lineup?.positions ?? firstPlaces());
@@ -79,8 +81,8 @@
 <Modal
 	open
 	size="lg"
-	modalHeading="Line-up"
-	primaryButtonText="Use this line-up"
+	modalHeading={w('Line-up')}
+	primaryButtonText={w('Use this line-up')}
 	primaryButtonDisabled={!output}
 	secondaryButtonText="Leave it"
 	on:click:button--secondary={onclose}
@@ -100,7 +102,7 @@
 		<NumberInput id="lineup-shifts" labelText="Shifts" min={1} max={60} bind:value={shifts} />
 		<NumberInput
 			id="lineup-fillers"
-			labelText="Adults who fill in"
+			labelText={w('Adults who fill in')}
 			min={0}
 			max={60}
 			bind:value={fillers}
@@ -112,7 +114,7 @@
 			max={60}
 			bind:value={sits}
 		/>
-		<Button disabled={positions.length === 0} on:click={make}>Make a line-up</Button>
+		<Button disabled={positions.length === 0} on:click={make}>{w('Make a line-up')}</Button>
 	</div>
 	<SearchProgress {planning} does="Looking for a fairer line-up" />
 	{#if output}

@@ -5,10 +5,12 @@
 	import { percent } from '../tape/words';
 	import { dayWords } from '../ui/dates';
 	import { sheetBlocks } from './sheet';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The whole practice on one page of A4, good in black and white. */
 	let { evaluation, week }: { evaluation: Evaluation; week: number } = $props();
 
+	const w = useWording();
 	const { practice, context, windows, figures } = $derived(evaluation);
 	const rows = $derived(
 		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window) }))
@@ -38,19 +40,21 @@
 				: ''}
 		</p>
 		<p>
-			<strong>{practice.expected.length}</strong> players ·
+			<strong>{practice.expected.length}</strong>
+			{w('players ·')}
 			<strong>{practice.adults.length}</strong>
-			adults ·
+			{w('adults ·')}
 			<strong>{percent(figures.busyShare)}</strong> busy ·
-			<strong>{Math.round(figures.turns.mean)}</strong> turns each
+			<strong>{Math.round(figures.turns.mean)}</strong>
+			{w('turns each')}
 		</p>
 	</header>
 	<table>
 		<thead>
 			<tr
-				><th scope="col">Clock</th><th scope="col">Min, zone</th><th scope="col"
+				><th scope="col">Clock</th><th scope="col">{w('Min, zone')}</th><th scope="col"
 					>What, where, who</th
-				><th scope="col">Cues</th></tr
+				><th scope="col">{w('Cues')}</th></tr
 			>
 		</thead>
 		<tbody>
@@ -61,12 +65,11 @@
 					<td colspan="2">
 						<strong>{window.period.name}</strong>
 						{#if window.slots.length > 0}
-							: {window.slots.length} slots of {Math.floor(
-								(window.slots[0].toSecond - window.slots[0].fromSecond) / 60
-							)}:{String((window.slots[0].toSecond - window.slots[0].fromSecond) % 60).padStart(
-								2,
-								'0'
-							)}, whistle at {window.slots
+							: {window.slots.length}
+							{w('slots of')}
+							{Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60)}:{String(
+								(window.slots[0].toSecond - window.slots[0].fromSecond) % 60
+							).padStart(2, '0')}, whistle at {window.slots
 								.slice(1)
 								.map(({ fromSecond }) =>
 									clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))
@@ -84,7 +87,7 @@
 							{#if sheetBlock.block.climb.some(({ rung }) => rung)}<em>{rungOf(sheetBlock)}</em
 								>{/if}
 							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''}
-							{sheetBlock.turns ? `· ${sheetBlock.turns}` : ''}
+							{sheetBlock.turns ? `· ${w(sheetBlock.turns)}` : ''}
 							<span class="bibs">
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
@@ -111,7 +114,7 @@
 	{#if grouped.length > 0}
 		<section>
 			{#each grouped as period (period.id)}
-				<h2>Groups in {period.name}</h2>
+				<h2>{w('Groups in')} {period.name}</h2>
 				<ul>
 					{#each period.groups ?? [] as group (group.id)}
 						<li>
@@ -129,7 +132,7 @@
 		</section>
 	{/if}
 	<p class="foot narrow">
-		Check your league's rules. Only a licensed practitioner clears a player.
+		{w("Check your league's rules. Only a licensed practitioner clears a player.")}
 	</p>
 </article>
 

@@ -4,6 +4,7 @@
 	import type { Edit } from '$core/practice';
 	import PeoplePicker from './PeoplePicker.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Who comes: players by unit, and adults. */
 	let {
@@ -12,6 +13,7 @@
 		onclose
 	}: { editor: PracticeEditor; onapply: (edit: Edit) => void; onclose: () => void } = $props();
 
+	const w = useWording();
 	// The dialog starts from who was expected when it was opened.
 	let expected: string[] = $state(untrack(() => [...editor.practice.expected]));
 	let present: string[] = $state(untrack(() => [...editor.practice.adults]));
@@ -30,7 +32,7 @@
 <Modal
 	open
 	modalHeading="Who comes?"
-	primaryButtonText="Plan with {expected.length} players and {present.length} adults"
+	primaryButtonText="Plan with {expected.length} {w('players and')} {present.length} {w('adults')}"
 	secondaryButtonText="Leave as it is"
 	on:click:button--secondary={onclose}
 	on:close={onclose}

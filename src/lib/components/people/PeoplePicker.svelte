@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Checkbox } from 'carbon-components-svelte';
 	import type { Adult, Player, Team } from '$core/model/team';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Who comes: players by unit and adults, each a box to tick. In a form they are sent by these names. */
 	let {
@@ -19,8 +20,9 @@
 		present: string[];
 	} = $props();
 
+	const w = useWording();
 	const groups = $derived([...new Set(players.map(({ unit }) => unit ?? ''))]);
-	const unitName = (id: string) => units.find((unit) => unit.id === id)?.name ?? 'Players';
+	const unitName = (id: string) => units.find((unit) => unit.id === id)?.name ?? w('Players');
 	const words = ({ number, name, usuallyLate }: Player) =>
 		`${number ?? ''} ${name}${usuallyLate ? ', usually late' : ''}`.trim();
 </script>
@@ -41,7 +43,7 @@
 		</fieldset>
 	{/each}
 	<fieldset>
-		<legend>Adults: {present.length}</legend>
+		<legend>{w('Adults:')} {present.length}</legend>
 		{#each adults as adult (adult.id)}
 			<Checkbox
 				id="adult-{adult.id}"

@@ -16,6 +16,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import Bib from '../bib/Bib.svelte';
 	import SearchProgress from '../ui/SearchProgress.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Another way through the stations of a period: one round for all, or new partners at each. */
 	let {
@@ -30,6 +31,7 @@
 		onclose: () => void;
 	} = $props();
 
+	const w = useWording();
 	const planning = new Planning<'rotate'>();
 	type Way = 'round' | 'meet';
 	let way = $state<Way>('round');
@@ -71,7 +73,7 @@
 
 <Modal
 	open
-	modalHeading="Through the stations of {period.name}"
+	modalHeading="{w('Through the stations of')} {period.name}"
 	primaryButtonText="Go round like this"
 	primaryButtonDisabled={!output}
 	secondaryButtonText="Leave it as it is"
@@ -85,15 +87,21 @@
 		selected={way}
 		on:change={(event) => (way = event.detail as Way)}
 	>
-		<RadioButton value="round" labelText="One round for all: hard stations apart, short ways" />
-		<RadioButton value="meet" labelText="Halves of the groups meet a new half at each station" />
+		<RadioButton
+			value="round"
+			labelText={w('One round for all: hard stations apart, short ways')}
+		/>
+		<RadioButton
+			value="meet"
+			labelText={w('Halves of the groups meet a new half at each station')}
+		/>
 	</RadioButtonGroup>
 	<SearchProgress {planning} does="Looking for a way through" />
 	{#if output}
 		<table>
 			<thead>
 				<tr>
-					<th scope="col">Slot</th>
+					<th scope="col">{w('Slot')}</th>
 					{#each lanes as { id } (id)}<th scope="col">{names.get(id)}</th>{/each}
 				</tr>
 			</thead>
@@ -111,10 +119,11 @@
 			</tbody>
 		</table>
 		<p>
-			The longest way between two stations is {Math.round(output.walk.longestLeg)} m.
+			{w('The longest way between two stations is')}
+			{Math.round(output.walk.longestLeg)} m.
 			{output.hardAfterHard === 0
-				? 'Nobody goes from a hard station straight to a hard one.'
-				: `Groups go ${output.hardAfterHard} times from a hard station straight to a hard one.`}
+				? w('Nobody goes from a hard station straight to a hard one.')
+				: w(`Groups go ${output.hardAfterHard} times from a hard station straight to a hard one.`)}
 			{#if way === 'meet'}No two halves meet twice.{/if}
 		</p>
 	{/if}

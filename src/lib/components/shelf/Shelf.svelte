@@ -4,6 +4,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import { fitOf, matches } from './fits';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
 	let {
@@ -30,6 +31,7 @@
 		ondrop: () => void;
 	} = $props();
 
+	const w = useWording();
 	let search = $state('');
 	// What a drill could have depends on who is there, not on the periods: kept until that changes.
 	const fits = $derived.by(() => {
@@ -54,12 +56,12 @@
 	});
 </script>
 
-<section aria-label="Shelf">
+<section aria-label={w('Shelf')}>
 	<header>
-		<h2>Shelf for {editor.practice.expected.length}, here, 12 min</h2>
+		<h2>{w('Shelf for')} {editor.practice.expected.length}, here, 12 min</h2>
 		{#if selected}
 			<button class="link" onclick={onopen} aria-label="Open {selected}" title="Open {selected}"
-				>Period</button
+				>{w('Period')}</button
 			>
 		{/if}
 	</header>
@@ -67,8 +69,8 @@
 		<Search
 			id="find-drill"
 			size="sm"
-			labelText="Find a drill"
-			placeholder="Find a drill  /"
+			labelText={w('Find a drill')}
+			placeholder={w('Find a drill /')}
 			bind:value={search}
 		/>
 	</div>
@@ -78,7 +80,9 @@
 				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
 			>
 		{/each}
-		<button class="link" onclick={onborrow} title="A period of another practice">+ Borrow</button>
+		<button class="link" onclick={onborrow} title={w('A period of another practice')}
+			>+ Borrow</button
+		>
 	</div>
 	<ul>
 		{#each found as { drill, words, score } (drill.id)}
@@ -90,14 +94,13 @@
 				>
 					<strong>{drill.name}</strong>
 					{#if used.has(drill.id)}<span class="used">on the tape</span>{/if}
-					<span class="facts narrow" class:off={score < 0}>{words}</span>
+					<span class="facts narrow" class:off={score < 0}>{w(words)}</span>
 				</button>
 			</li>
 		{:else}
 			<li class="none">
-				No drill has these words. <button class="link" onclick={() => (search = '')}
-					>Show all</button
-				>
+				{w('No drill has these words.')}
+				<button class="link" onclick={() => (search = '')}>Show all</button>
 			</li>
 		{/each}
 	</ul>

@@ -4,6 +4,7 @@
 	import { copiesInZone } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { percent, turnsWords } from '../tape/words';
+	import { useWording } from '../page/wording.svelte';
 
 	/** One station: its drill, zone and adult, and what it gives a group in a slot. */
 	let {
@@ -22,6 +23,7 @@
 		onchange: (wish: Partial<StationWish>) => void;
 	} = $props();
 
+	const w = useWording();
 	const gives = $derived(minutes > 0 ? stationGives(wish.drill, { players, minutes }) : null);
 	const shelf = $derived(
 		editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
@@ -37,7 +39,7 @@
 	<Select
 		id="station-drill-{index}"
 		size="sm"
-		labelText="Station {index + 1}"
+		labelText="{w('Station')} {index + 1}"
 		selected={wish.drill.id}
 		on:change={(event) => setDrill(value(event))}
 	>
@@ -48,7 +50,7 @@
 	<Select
 		id="station-zone-{index}"
 		size="sm"
-		labelText="Zone"
+		labelText={w('Zone')}
 		selected={wish.zoneId}
 		on:change={(event) => onchange({ zoneId: value(event) })}
 	>
@@ -62,7 +64,7 @@
 	<Select
 		id="station-adult-{index}"
 		size="sm"
-		labelText="Adult"
+		labelText={w('Adult')}
 		selected={wish.adults[0] ?? ''}
 		on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}
 	>

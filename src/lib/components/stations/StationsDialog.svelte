@@ -19,6 +19,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SizeList from '../inspector/SizeList.svelte';
 	import StationRow from './StationRow.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Turns a period into a round of stations: how many, which drill where, with whom. */
 	let {
@@ -36,6 +37,7 @@
 		onclose: () => void;
 	} = $props();
 
+	const w = useWording();
 	const age = $derived(editor.context.team.ages.from);
 	const bounds = $derived(slotBounds(age));
 	const beside = $derived(sideLanes(period));
@@ -117,8 +119,12 @@
 <Modal
 	open
 	size="lg"
-	modalHeading={period.slots ? `Stations of ${period.name}` : `Split ${period.name} into stations`}
-	primaryButtonText={period.slots ? `Take these ${count} stations` : `Split into ${count} stations`}
+	modalHeading={period.slots
+		? `${w('Stations of')} ${period.name}`
+		: `${w('Split')} ${period.name} ${w('into stations')}`}
+	primaryButtonText={w(
+		period.slots ? `Take these ${count} stations` : `Split into ${count} stations`
+	)}
 	primaryButtonDisabled={!canApply}
 	secondaryButtonText="Leave as it is"
 	on:click:button--secondary={onclose}
@@ -139,10 +145,11 @@
 		</div>
 		<div>
 			<p class="sum">
-				<strong>{players} players</strong> in {count} even groups of {[...new Set(sizes)].join(
-					' or '
-				)} ·
-				{count} slots of <strong>{clock}</strong> min
+				<strong>{players} {w('players')}</strong> in {count}
+				{w('even groups of')}
+				{[...new Set(sizes)].join(' or ')} ·
+				{count}
+				{w('slots of')} <strong>{clock}</strong> min
 			</p>
 			<div class="move">
 				<NumberInput
@@ -158,7 +165,7 @@
 				<NumberInput
 					id="station-count"
 					size="sm"
-					labelText="Stations"
+					labelText={w('Stations')}
 					min={2}
 					max={8}
 					value={count}
@@ -179,8 +186,9 @@
 			</ol>
 			{#if seconds < bounds.least * 60}
 				<p class="fault">
-					A slot lasts {clock} min; {bounds.least} to {bounds.most} suit this age. Take fewer stations,
-					or give the period more minutes.
+					{w('A slot lasts')}
+					{clock} min; {bounds.least} to {bounds.most}
+					{w('suit this age. Take fewer stations, or give the period more minutes.')}
 				</p>
 			{/if}
 		</div>

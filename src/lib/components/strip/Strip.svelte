@@ -4,10 +4,12 @@
 	import { mostIdleFirst, statePaths } from './layout';
 	import { STATES } from './states';
 	import StripTable from './StripTable.svelte';
+	import { useWording } from '../page/wording.svelte';
 
 	/** A row a player, time along it: who works, helps, waits. The idlest on top. */
 	let { evaluation, view }: { evaluation: Evaluation; view: BoardView } = $props();
 
+	const w = useWording();
 	const LABEL = 62;
 	let width = $state(690);
 	let height = $state(108);
@@ -81,7 +83,7 @@
 				{width}
 				height={rowHeight * rows.length}
 				role="img"
-				aria-label="Time of {rows.length} players; the table says the same"
+				aria-label="Time of {rows.length} {w('players; the table says the same')}"
 				onpointermove={point}
 				onpointerdown={point}
 				onpointerleave={() => (over = -1)}

@@ -1,21 +1,24 @@
 <script lang="ts">
 	import type { Evaluation, PlayerFigures } from '$core/practice';
 	import { percent } from '../tape/words';
+	import { useWording } from '../page/wording.svelte';
 
 	/** The strip as numbers, a row a player. */
 	let { evaluation, rows }: { evaluation: Evaluation; rows: readonly PlayerFigures[] } = $props();
+
+	const w = useWording();
 	const player = (id: string) => evaluation.context.playerById.get(id);
 	const minutes = (seconds: number) => (seconds / 60).toFixed(0);
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls is reached by keyboard) -->
-<div class="table" role="region" aria-label="Players in numbers" tabindex="0">
+<div class="table" role="region" aria-label={w('Players in numbers')} tabindex="0">
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">Player</th>
+				<th scope="col">{w('Player')}</th>
 				<th scope="col">No.</th>
-				<th scope="col">Turns</th>
+				<th scope="col">{w('Turns')}</th>
 				<th scope="col">Busy</th>
 				<th scope="col">Works, min</th>
 				<th scope="col">Helps, min</th>

@@ -3,6 +3,7 @@
 	import type { Pivot } from '$lib/state/boardView.svelte';
 	import Bib from '../bib/Bib.svelte';
 	import { PIVOTS, type TapeLane } from './pivots';
+	import { useWording } from '../page/wording.svelte';
 
 	/** What the lanes stand for, and the choice of that. Zones show their place on the ground. */
 	let {
@@ -20,6 +21,8 @@
 		laneWidth: number;
 		onpivot: (pivot: Pivot) => void;
 	} = $props();
+
+	const w = useWording();
 	const ground = $derived(context.ground);
 </script>
 
@@ -28,12 +31,12 @@
 		class="pivot"
 		style:width="{ruler}px"
 		aria-label="Lanes"
-		title="Lanes: 1 zones, 2 groups, 3 adults, 4 players"
+		title={w('Lanes: 1 zones, 2 groups, 3 adults, 4 players')}
 		value={pivot}
 		onchange={(event) => onpivot(event.currentTarget.value as Pivot)}
 	>
 		{#each PIVOTS as each (each.pivot)}
-			<option value={each.pivot}>{each.name}</option>
+			<option value={each.pivot}>{w(each.name)}</option>
 		{/each}
 	</select>
 	{#each lanes as { id, name, detail, zone, bib } (id)}

@@ -5,6 +5,7 @@
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { TapeBlock } from './layout';
 	import { blockWords, percent, turnsWords } from './words';
+	import { useWording } from '../page/wording.svelte';
 
 	/** A block on its lane. The left edge is a gauge: busy filled, waiting hatched, talk and walks bare. */
 	let {
@@ -30,6 +31,7 @@
 		drag: DragHandlers;
 	} = $props();
 
+	const w = useWording();
 	const [run] = $derived(block.runs);
 	const name = $derived(run.drill?.name ?? run.period.name);
 	const turns = $derived(figures?.turns ? turnsWords(figures.turns.mean) : '');
@@ -44,7 +46,7 @@
 			? [block.where]
 			: [
 					block.where ?? '',
-					isNarrow ? String(run.players.length) : `${run.players.length} players`,
+					isNarrow ? String(run.players.length) : w(`${run.players.length} players`),
 					turns,
 					!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
 					isNarrow ? '' : adults
@@ -67,8 +69,8 @@
 	style:width="{box.width - 2}px"
 	style:height="{box.height}px"
 	aria-pressed={isSelected}
-	aria-label="{name}: {blockWords(figures)}{fault ? `, ${fault}` : ''}"
-	title="{name}: {blockWords(figures)}{adults ? ` · ${adults}` : ''}"
+	aria-label="{name}: {w(blockWords(figures))}{fault ? `, ${fault}` : ''}"
+	title="{name}: {w(blockWords(figures))}{adults ? ` · ${adults}` : ''}"
 	onclick={onselect}
 	{@attach dragged(() => drag)}
 >

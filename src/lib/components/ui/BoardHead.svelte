@@ -6,10 +6,12 @@
 	import { clockAt } from '../tape/layout';
 	import { percent } from '../tape/words';
 	import { dayWords } from './dates';
+	import { useWording } from '../page/wording.svelte';
 
 	/** What this practice is, and what a player gets from it in four numbers. */
 	let { editor, view, week }: { editor: PracticeEditor; view: BoardView; week: number } = $props();
 
+	const w = useWording();
 	const { practice } = $derived(editor);
 	const figures = $derived(editor.evaluation.figures);
 	const stops = $derived(editor.findings.filter(({ severity }) => severity === 'stop').length);
@@ -19,7 +21,7 @@
 	const round = (value: number) => Math.round(value);
 </script>
 
-<section class="head" aria-label="Practice">
+<section class="head" aria-label={w('Practice')}>
 	<div class="what">
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>{practice.start} to {end}, {practice.place}{week > 0 ? `, week ${week}` : ''}</p>
@@ -27,11 +29,13 @@
 	<dl>
 		<div>
 			<dd><strong>{practice.expected.length}</strong> of {editor.context.players.length}</dd>
-			<dt><button class="link" onclick={() => (view.dialog = 'people')}>players here</button></dt>
+			<dt>
+				<button class="link" onclick={() => (view.dialog = 'people')}>{w('players here')}</button>
+			</dt>
 		</div>
 		<div>
 			<dd><strong>{practice.adults.length}</strong></dd>
-			<dt><button class="link" onclick={() => (view.dialog = 'people')}>adults</button></dt>
+			<dt><button class="link" onclick={() => (view.dialog = 'people')}>{w('adults')}</button></dt>
 		</div>
 		<div>
 			<dd><strong>{percent(figures.busyShare)}</strong></dd>
@@ -39,7 +43,7 @@
 		</div>
 		<div>
 			<dd><strong>{round(figures.turns.mean)}</strong></dd>
-			<dt>turns each ({figures.turns.min} to {figures.turns.max})</dt>
+			<dt>{w('turns each')} ({figures.turns.min} to {figures.turns.max})</dt>
 		</div>
 		<div>
 			<dd><strong>{planned}</strong> of {practice.minutes}</dd>

@@ -4,6 +4,7 @@
 	import type { Period, Practice } from '$core/model/practice';
 	import { copyPeriod } from '$core/practice';
 	import { dayWords } from './dates';
+	import { useWording } from '../page/wording.svelte';
 
 	/** Takes a period of another practice of the team over, as a copy. */
 	let {
@@ -19,6 +20,7 @@
 		onclose: () => void;
 	} = $props();
 
+	const w = useWording();
 	let chosen = $state('');
 	let trouble = $state('');
 	let periods: Period[] = $state.raw([]);
@@ -29,7 +31,7 @@
 		periods = [];
 		if (!id) return;
 		const response = await fetch(`/${team}/practices/${id}/document`).catch(() => null);
-		if (!response?.ok) trouble = 'That practice cannot be read now. Try again in a moment.';
+		if (!response?.ok) trouble = w('That practice cannot be read now. Try again in a moment.');
 		else if (chosen === id) periods = ((await response.json()) as Practice).periods;
 	}
 	function borrow(period: Period) {
@@ -38,16 +40,16 @@
 	}
 </script>
 
-<Modal open passiveModal modalHeading="A period of another practice" on:close={onclose}>
+<Modal open passiveModal modalHeading={w('A period of another practice')} on:close={onclose}>
 	<Select
 		id="other-practice"
-		labelText="Practice"
+		labelText={w('Practice')}
 		selected={chosen}
 		on:change={(event) => choose((event.target as HTMLSelectElement).value)}
 	>
 		<SelectItem
 			value=""
-			text={others.length > 0 ? 'Choose one' : 'There is no other practice yet'}
+			text={others.length > 0 ? 'Choose one' : w('There is no other practice yet')}
 		/>
 		{#each others as { id, date } (id)}
 			<SelectItem value={id} text={dayWords(date)} />

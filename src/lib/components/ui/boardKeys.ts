@@ -68,28 +68,30 @@ export function duplicateSelected({ editor, view, apply }: BoardActions): void {
 export function splitSelected({ editor, view, apply }: BoardActions): void {
 	const edit = view.period && splitPeriod(editor.practice, view.period, () => nanoid(8));
 	if (edit) apply(edit);
-	else view.said = 'A period of one minute cannot be split.';
+	else view.said = editor.w('A period of one minute cannot be split.');
 }
 
 /** Makes the selected period and the one behind it one. */
 export function mergeSelected({ editor, view, apply }: BoardActions): void {
 	const edit = view.period && mergeWithNext(editor.practice, view.period);
 	if (edit) apply(edit);
-	else view.said = 'Only a period that runs the same behind this one can be merged with it.';
+	else
+		view.said = editor.w('Only a period that runs the same behind this one can be merged with it.');
 }
 
 /** Cuts the selected block into two halves on its lane. */
 export function splitSelectedBlock({ editor, view, apply }: BoardActions): void {
 	const edit = view.block && splitBlock(editor.practice, view.block, () => nanoid(8));
 	if (edit) apply(edit);
-	else view.said = 'A station, or a block of one minute, cannot be cut.';
+	else view.said = editor.w('A station, or a block of one minute, cannot be cut.');
 }
 
 /** Makes the selected block and the one behind it on its lane one. */
 export function mergeSelectedBlock({ editor, view, apply }: BoardActions): void {
 	const edit = view.block && mergeBlocks(editor.practice, view.block);
 	if (edit) apply(edit);
-	else view.said = 'Only a block that runs the same behind this one can be merged with it.';
+	else
+		view.said = editor.w('Only a block that runs the same behind this one can be merged with it.');
 }
 
 /** Keeps the selected period's minutes when the rest is fitted, or lets them go again. */
@@ -115,14 +117,14 @@ function fitAll({ editor, view, apply }: BoardActions): void {
 export function openGroups({ editor, view }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
 	if (period && movingGroups(period).length > 1) view.dialog = 'groups';
-	else view.said = 'Select a period with groups: split it into stations or copies first.';
+	else view.said = editor.w('Select a period with groups: split it into stations or copies first.');
 }
 
 /** Opens the way through the stations of the selected period, or says what is missing. */
 export function openRotation({ editor, view }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
 	if (period?.slots) view.dialog = 'rotation';
-	else view.said = 'Select a period with stations.';
+	else view.said = editor.w('Select a period with stations.');
 }
 
 type KeyAction = (actions: BoardActions) => unknown;

@@ -5,9 +5,11 @@
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	const w = useWording();
 	const shown = ({ key, unit }: LimitFact, limits: PageData['limits']) =>
 		unit === '%' ? Math.round(limits[key] * 100) : limits[key];
 	// What is typed stays until the stored limits themselves change.
@@ -40,7 +42,7 @@
 						id={fact.key}
 						name={fact.key}
 						size="sm"
-						labelText="{fact.name}, {fact.unit}"
+						labelText="{w(fact.name)}, {fact.unit}"
 						min={fact.least}
 						max={fact.most}
 						step={fact.step}
@@ -48,7 +50,7 @@
 						invalid={misfit?.path === fact.key}
 						invalidText={misfit?.message}
 					/>
-					<span>{fact.says}</span>
+					<span>{w(fact.says)}</span>
 					<span class="default">
 						{#if isOwn(fact)}otherwise {shown(fact, DEFAULT_LIMITS)} {fact.unit}{/if}
 					</span>
@@ -56,7 +58,7 @@
 			{/each}
 			<li class="ages">
 				<fieldset>
-					<legend>Players an adult, by age</legend>
+					<legend>{w('Players an adult, by age')}</legend>
 					{#each data.limits.playersAnAdult as { under, players }, index (index)}
 						<label
 							>under <input
@@ -80,7 +82,10 @@
 						>
 					{/each}
 				</fieldset>
-				<span>How many players one adult may have in charge. The youngest of the team decides.</span
+				<span
+					>{w(
+						'How many players one adult may have in charge. The youngest of the team decides.'
+					)}</span
 				>
 			</li>
 		</ul>

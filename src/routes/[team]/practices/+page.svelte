@@ -7,8 +7,11 @@
 	import { dayWords } from '$lib/components/ui/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data }: { data: PageData } = $props();
+
+	const w = useWording();
 	let showsArchived = $state(false);
 	const shown = $derived(data.lines.filter(({ isArchived }) => showsArchived || !isArchived));
 	const archived = $derived(data.lines.filter(({ isArchived }) => isArchived).length);
@@ -24,7 +27,7 @@
 	intro="{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}"
 >
 	{#snippet ways()}
-		<Button size="small" href="{base}/new">New practice</Button>
+		<Button size="small" href="{base}/new">{w('New practice')}</Button>
 	{/snippet}
 	{#each weeks as [week, lines] (week)}
 		<section>
@@ -35,7 +38,7 @@
 						<a href="{base}/{line.id}">{dayWords(line.date)}</a>
 						<span>{line.start} to {clockAt(line.start, line.minutes * 60)}</span>
 						<span>{line.place}</span>
-						<span>{line.players} players, {line.adults} adults</span>
+						<span>{line.players} {w('players,')} {line.adults} {w('adults')}</span>
 						<span>{line.plannedMinutes} of {line.minutes} min planned</span>
 						<span>{line.plannedMinutes > 0 ? `${percent(line.busyShare)} busy` : 'empty'}</span>
 						<span>
@@ -66,8 +69,8 @@
 		</section>
 	{:else}
 		<p class="empty">
-			There is no practice yet. <a href="{base}/new">Make the first one</a>: the date, the minutes,
-			and who comes.
+			{w('There is no practice yet.')} <a href="{base}/new">Make the first one</a>: the date, the
+			minutes, and who comes.
 		</p>
 	{/each}
 	{#if archived > 0}

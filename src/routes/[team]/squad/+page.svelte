@@ -14,9 +14,11 @@
 	import TypedTable from '$lib/components/table/TypedTable.svelte';
 	import { TypedRows } from '$lib/components/table/typedRows.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	const w = useWording();
 	const squad = new TypedRows<Entry>({
 		stored: () => data.players.map(entryOf),
 		empty: emptyEntry,
@@ -56,8 +58,10 @@
 >
 	{#snippet ways()}
 		<a href="/{data.team.id}/squad/table">Table file in or out</a>
-		<Button size="small" kind="tertiary" on:click={() => (pasting = true)}>Paste players</Button>
-		<Button size="small" kind="tertiary" on:click={squad.add}>Add a player</Button>
+		<Button size="small" kind="tertiary" on:click={() => (pasting = true)}
+			>{w('Paste players')}</Button
+		>
+		<Button size="small" kind="tertiary" on:click={squad.add}>{w('Add a player')}</Button>
 	{/snippet}
 	<Outcome
 		{misfit}
@@ -66,7 +70,7 @@
 	/>
 	{#if squad.rows.length === 0}
 		<p class="empty">
-			Nobody is here yet. Paste the list that you have, or add players one by one.
+			{w('Nobody is here yet. Paste the list that you have, or add players one by one.')}
 		</p>
 	{:else}
 		<TypedTable
@@ -89,7 +93,7 @@
 				update({ reset: false })}
 	>
 		<input type="hidden" name="rows" value={squad.json} />
-		<Button type="submit" disabled={!squad.isChanged}>Save the squad</Button>
+		<Button type="submit" disabled={!squad.isChanged}>{w('Save the squad')}</Button>
 	</form>
 </Page>
 
@@ -111,13 +115,13 @@
 			leaving = null;
 		}}
 	>
-		<p>Name, number, unit, ratings and notes go. Practices keep a place without a name.</p>
+		<p>{w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}</p>
 	</Modal>
 {/if}
 {#if pasting}
 	<Modal
 		open
-		modalHeading="Paste players"
+		modalHeading={w('Paste players')}
 		primaryButtonText="Add them"
 		secondaryButtonText="Leave it"
 		on:click:button--secondary={() => (pasting = false)}

@@ -69,7 +69,8 @@
 	}
 	beforeNavigate(({ cancel, type }) => {
 		if (!editor.isChanged || type === 'form') return;
-		if (!confirm(w('The ground is not saved. Leave it so?'))) cancel();
+		// The browser asks by itself before a page is left for another site or closed.
+		if (type === 'leave' || !confirm(w('The ground is not saved. Leave it so?'))) cancel();
 	});
 </script>
 

@@ -38,9 +38,11 @@
 	import { browserKeepers } from '$lib/state/keeper';
 	import { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import type { PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data }: { data: PageData } = $props();
 
+	const w = useWording();
 	// The page is loaded for one practice; from then on the editor holds it.
 	const editor = untrack(() => {
 		const { practice } = data.stored;
@@ -71,7 +73,7 @@
 	function addDrill(drill: Drill) {
 		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: 10 });
 		if (!added) {
-			view.said = `No zone of this ground holds ${drill.name}.`;
+			view.said = `${editor.w('No zone of this ground holds')} ${drill.name}.`;
 			return;
 		}
 		const after = added.kind === 'warm-up' ? null : selectedOrLast();
@@ -140,7 +142,7 @@
 		</div>
 		<div class="right">
 			<header>
-				<h2>Ground at {clockAt(editor.practice.start, view.now)}</h2>
+				<h2>{w('Ground at')} {clockAt(editor.practice.start, view.now)}</h2>
 				<span>{editor.context.ground.name}</span>
 			</header>
 			<div class="ground">

@@ -7,9 +7,11 @@
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	const w = useWording();
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
 	const past = $derived(data.model && 'date' in data.model ? data.model : null);
 	const template = $derived(data.model && 'name' in data.model ? data.model : null);
@@ -51,7 +53,10 @@
 	heading={past ? `${dayWords(past.date)} again` : (template?.name ?? 'New practice')}
 >
 	{#if data.model}
-		<p>Its {data.model.periods.length} periods come along. Say when, and who comes this time.</p>
+		<p>
+			Its {data.model.periods.length}
+			{w('periods come along. Say when, and who comes this time.')}
+		</p>
 	{/if}
 	{#if !data.model && data.templates.length > 0}
 		<p>
@@ -106,7 +111,7 @@
 				<Select
 					id="groundId"
 					name="groundId"
-					labelText="On the ground"
+					labelText={w('On the ground')}
 					bind:selected={groundId}
 					on:change={takePlace}
 				>
@@ -123,7 +128,7 @@
 				invalidText={fault('place')}
 			/>
 		</div>
-		<h2>{expected.length} of {data.players.length} players come</h2>
+		<h2>{expected.length} of {data.players.length} {w('players come')}</h2>
 		<PeoplePicker
 			players={data.players}
 			adults={data.adults}
@@ -131,7 +136,7 @@
 			bind:expected
 			bind:present
 		/>
-		<Button type="submit">Make the practice</Button>
+		<Button type="submit">{w('Make the practice')}</Button>
 	</form>
 </Page>
 

@@ -5,9 +5,11 @@
 	import { dayWords } from '$lib/components/ui/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	const w = useWording();
 	const base = $derived(`/${data.team.id}/practices`);
 	let practice = $state(untrack(() => data.from ?? data.days[0]?.id ?? ''));
 	let name = $state('');
@@ -29,22 +31,22 @@
 				<form method="POST" action="?/remove" use:enhance>
 					<input type="hidden" name="template" value={template.id} />
 					<a href="{base}/new?template={template.id}" aria-label="New practice from {template.name}"
-						>New practice</a
+						>{w('New practice')}</a
 					>
 					<button class="link" aria-label="Remove {template.name}">Remove</button>
 				</form>
 			</li>
 		{:else}
-			<li class="empty">There is none yet. Keep a practice that went well as the first.</li>
+			<li class="empty">{w('There is none yet. Keep a practice that went well as the first.')}</li>
 		{/each}
 	</ul>
 	{#if data.days.length > 0}
-		<h2>Keep a practice as a template</h2>
+		<h2>{w('Keep a practice as a template')}</h2>
 		<form class="keep" method="POST" action="?/keep" use:enhance>
 			<Select
 				id="practice"
 				name="practice"
-				labelText="Practice"
+				labelText={w('Practice')}
 				bind:selected={practice}
 				invalid={!!fault('practice')}
 				invalidText={fault('practice')}

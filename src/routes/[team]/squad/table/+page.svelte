@@ -3,9 +3,11 @@
 	import { enhance } from '$app/forms';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWording } from '$lib/components/page/wording.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	const w = useWording();
 	const reading = $derived(form && 'reading' in form ? form.reading : null);
 	const message = $derived(form && 'message' in form ? form.message : '');
 	const TAB = '\t';
@@ -19,7 +21,8 @@
 
 <Page team={data.team} current="squad" title="Squad as a table file">
 	<p>
-		<a href="/{data.team.id}/squad/table/download" download="squad.csv">Take the squad out as CSV</a
+		<a href="/{data.team.id}/squad/table/download" download="squad.csv"
+			>{w('Take the squad out as CSV')}</a
 		>, change it in any program for tables, and bring it back. Nothing is stored before you say so.
 	</p>
 	<form
@@ -48,7 +51,8 @@
 		<Button type="submit" size="small" kind="tertiary">Look at the file</Button>
 		{#if reading && reading.wrong === 0 && reading.players > 0}
 			<Button type="submit" size="small" formaction="?/store">
-				Store {reading.players} players
+				Store {reading.players}
+				{w('players')}
 			</Button>
 		{/if}
 	</form>
@@ -64,8 +68,10 @@
 	{#if reading}
 		<section aria-label="What the file holds">
 			<p>
-				{reading.players} players, {reading.added} of them new, {DELIMITER.get(reading.delimiter) ??
-					reading.delimiter} between cells, letters as {reading.encoding}.
+				{reading.players}
+				{w('players,')}
+				{reading.added} of them new, {DELIMITER.get(reading.delimiter) ?? reading.delimiter} between cells,
+				letters as {reading.encoding}.
 			</p>
 			{#if reading.wrong > 0}
 				<h2 class="wrong">{reading.wrong} things to put right in the file first</h2>
@@ -87,7 +93,7 @@
 					<table>
 						<thead>
 							<tr>
-								<th scope="col">No.</th><th scope="col">Name</th><th scope="col">Unit</th>
+								<th scope="col">No.</th><th scope="col">Name</th><th scope="col">{w('Unit')}</th>
 								<th scope="col">Positions</th>
 								{#each data.team.skillAreas as { id, name } (id)}<th scope="col">{name}</th>{/each}
 							</tr>
