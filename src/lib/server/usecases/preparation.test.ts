@@ -1,17 +1,21 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
+import type { Ground, Zone } from '$core/model/team';
 import type { Db } from '../database';
 import { listAttendance } from '../repositories/attendance';
-import { listKit } from '../repositories/places';
+import { listGrounds, listKit } from '../repositories/places';
 import { findPractice } from '../repositories/practices';
 import { findTeam, loadSurroundings } from '../repositories/surroundings';
 import { loadAttendance, saveAttendance } from './attendance';
+import { createPractice } from './createPractice';
 import { kitAskedFor } from './kitAskedFor';
 import { loadPerson } from './person';
 import { saveAdults } from './saveAdults';
 import { saveKit } from './saveKit';
+import { addGround, removeGround, saveGround } from './saveGround';
 import { savePerson } from './savePerson';
 import { saveWords } from './saveWords';
+import { loadBoard } from './views';
 
 const teamId = 'saltmarsh';
 const today = '2027-04-06';
@@ -210,4 +214,58 @@ test('words of a team are kept where they differ, and refused where the glossary
 	});
 	await saveWords(db, { teamId, words: {} });
 	expect(await findTeam(db, teamId)).not.toHaveProperty('words');
+});
+
+describe('grounds', () => {
+	const grounds = () => listGrounds(db, teamId);
+
+	test('are saved, added from the sport, planned on and removed', async () => {
+		const [first] = await grounds();
+		const named = { ...first, name: 'Other name', bearing: 12, indoors: true };
+		expect(await saveGround(db, { teamId, ground: named })).toMatchObject({ ok: true });
+		expect((await surroundings()).ground).toEqual(named);
+		const added = await addGround(db, teamId);
+		if (!added.ok) throw new Error(added.failure.message);
+		expect((await grounds()).map(({ name }) => name)).toEqual(['Other name', 'Whole pitch']);
+		const facts = { date: today, start: '09:00', minutes: 60, place: 'There' };
+		const wanted = { ...facts, expected: [], adults: [] };
+		const there = await createPractice(db, {
+			teamId,
+			id: 'there',
+			wanted: { ...wanted, groundId: added.value }
+		});
+		expect(there).toMatchObject({ ok: true, value: { groundId: added.value } });
+		const board = await loadBoard(db, teamId, 'there');
+		expect(board?.surroundings.ground.name).toBe('Whole pitch');
+		expect(await removeGround(db, { teamId, id: added.value })).toMatchObject({
+			failure: { message: '1 practice is planned on it; the ground stays.' }
+		});
+		const stranger = { ...wanted, groundId: 'moon' };
+		expect(await createPractice(db, { teamId, id: 'x', wanted: stranger })).toMatchObject({
+			failure: { path: 'groundId' }
+		});
+		const spare = await addGround(db, teamId);
+		expect(await removeGround(db, { teamId, id: spare.ok ? spare.value : '' })).toMatchObject({
+			ok: true
+		});
+		expect(await removeGround(db, { teamId, id: first.id })).toMatchObject({ ok: false });
+	});
+
+	test.each<[string, (ground: Ground) => object]>([
+		['zones[1].name', (ground) => withZones(ground, (zone) => ({ ...zone, name: 'same' }))],
+		['zones[1].id', (ground) => withZones(ground, (zone) => ({ ...zone, id: 'same' }))],
+		['zones[0].length', (ground) => withZones(ground, (zone) => ({ ...zone, length: 0 }))],
+		['bearing', (ground) => ({ ...ground, bearing: 400 })],
+		['place.latitude', (ground) => ({ ...ground, place: { latitude: 99, longitude: 0 } })],
+		['id', (ground) => ({ ...ground, id: 'moon' })]
+	])('are refused at %s and stay as they are', async (path, change) => {
+		const before = await grounds();
+		const ground = change(before[0]);
+		expect(await saveGround(db, { teamId, ground })).toMatchObject({ failure: { path } });
+		expect(await grounds()).toEqual(before);
+	});
+	const withZones = (ground: Ground, change: (zone: Zone) => Zone): Ground => ({
+		...ground,
+		zones: ground.zones.map(change)
+	});
 });
