@@ -10,11 +10,11 @@ async function load(): Promise<PGlite> {
 	return PGlite.create({ loadDataDir: new Blob([await readFile(inject('databaseTemplate'))]) });
 }
 
-/** The test database of this process, filled with the demo and nothing else. */
-export async function demoDb(): Promise<Db> {
+/** The test database of this process, filled with one team of the demo, or those named, and nothing else. */
+export async function demoDb(teams = ['saltmarsh']): Promise<Db> {
 	const db = await (holder.testDb ??= load());
 	await db.exec('truncate team, installation cascade');
-	await seedDemo(db, '2027-04-06');
+	await seedDemo(db, '2027-04-06', teams);
 	return db;
 }
 

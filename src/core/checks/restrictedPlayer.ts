@@ -2,6 +2,7 @@ import type { Drill } from '../model/drill';
 import type { Limits, Player } from '../model/team';
 import type { Finding, Rule } from './finding';
 import { withoutPlayer } from './fixes';
+import { onLastRung } from './shared';
 
 /** The restriction that keeps a player out of a drill on a day, or undefined. */
 export function restrictionOn(
@@ -26,7 +27,11 @@ export const restrictedPlayer: Rule = ({ practice, context, runs }) => {
 		if (!drill) return [];
 		return run.players.flatMap((id): Finding[] => {
 			const limits = { date: practice.date, limits: context.limits };
-			const restriction = restrictionOn(context.playerById.get(id), drill, limits);
+			const restriction = block.climb
+				.map(({ rung }) =>
+					restrictionOn(context.playerById.get(id), onLastRung(drill, rung), limits)
+				)
+				.find((each) => each !== undefined);
 			if (!restriction || seen.has(`${id} ${block.id}`)) return [];
 			seen.add(`${id} ${block.id}`);
 			const { from, until, setBy } = restriction;

@@ -95,15 +95,15 @@ async function isFirstTime(db: Db): Promise<boolean> {
 export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.id);
 
 /**
- * Fills an empty database with the demo, in one transaction; leaves any other as it is. Practices
- * before `today` are done as they were planned.
+ * Fills an empty database with teams of the demo, in one transaction; leaves any other as it is.
+ * Practices before `today` are done as they were planned.
  */
-export async function seedDemo(db: Db, today: string): Promise<void> {
+export async function seedDemo(db: Db, today: string, teams = demoTeams()): Promise<void> {
 	if (!(await isFirstTime(db))) return;
 	await db.transaction(async (tx) => {
 		await tx.query(`insert into installation (step) values ('demo')`);
 		if ((await listTeams(tx)).length > 0) return;
-		for (const demo of readDemo()) {
+		for (const demo of readDemo().filter(({ file }) => teams.includes(file.team.id))) {
 			await writeWholeTeam(tx, toWhole(demo));
 			for (const practice of demo.practices) {
 				await insertPractice(tx, practice);

@@ -2,6 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import type { Db } from '../database';
+import { demoTeams } from './seedDemo';
 import { keepTemplate } from './keepTemplate';
 import { exportAll, importAll } from './transfer';
 
@@ -32,6 +33,14 @@ describe('everything out and in', () => {
 	test('comes back byte for byte from an empty database', async () => {
 		await emptied();
 		expect(await importAll(db, exported)).toEqual({ ok: true, value: { teams: 1, practices: 11 } });
+		expect(Buffer.from(await exportAll(db)).equals(Buffer.from(exported))).toBe(true);
+	});
+
+	test('comes back so with every team of the demo', async () => {
+		db = await demoDb(demoTeams());
+		exported = await exportAll(db);
+		await emptied();
+		expect(await importAll(db, exported)).toMatchObject({ ok: true, value: { teams: 3 } });
 		expect(Buffer.from(await exportAll(db)).equals(Buffer.from(exported))).toBe(true);
 	});
 
