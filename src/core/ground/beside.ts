@@ -14,8 +14,8 @@ export interface Beside {
 const common = (a: number, length: number, b: number, other: number) =>
 	Math.min(a + length, b + other) - Math.max(a, b);
 
-/** A thousandth of a square metre: edges that touch share nothing. */
-const NOTHING = 1e-3;
+/** Square metres that are lost in the rounding of edges: zones that touch share nothing. */
+const NOTHING = 0.5;
 
 function besideOf(zone: Zone, other: Zone): Beside {
 	const along = common(zone.x, zone.length, other.x, other.length);
@@ -41,11 +41,12 @@ export function zonesBeside(ground: Ground, zone: Zone, clearMetres: number): Be
 		.sort((a, b) => b.shared - a.shared || a.gap - b.gap);
 }
 
-/** Zones that hold no other: the parts of which larger ones are put together. */
+/** Zones that hold no smaller one: the parts of which larger ones are put together. */
 export function smallestZones({ zones }: Pick<Ground, 'zones'>): Zone[] {
-	return zones.filter(
-		(zone) => !zones.some((other) => other !== zone && besideOf(zone, other).how === 'within')
-	);
+	const area = ({ length, width }: Zone) => length * width;
+	const holds = (zone: Zone, other: Zone) =>
+		area(other) < area(zone) - NOTHING && besideOf(zone, other).how === 'within';
+	return zones.filter((zone) => !zones.some((other) => holds(zone, other)));
 }
 
 /** Pairs of smallest zones that share ground, with the square metres: most likely a slip. */

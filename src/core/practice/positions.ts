@@ -47,7 +47,7 @@ export function bibMetres({ length }: Pick<Ground, 'length'>): number {
 /** People in one row at the side. */
 const BENCH_SEATS = 12;
 
-/** People side by side when a group stands together. */
+/** People side by side when a group stands together, where its zone is deep enough. */
 const HUDDLE_ACROSS = 4;
 
 /** The drill as it runs on the first rung of the block's climb. */
@@ -136,7 +136,10 @@ function huddle(
 	zone: Zone,
 	{ index, people, room }: { index: number; people: number; room: number }
 ): Point {
-	const across = Math.min(HUDDLE_ACROSS, Math.max(1, Math.floor(zone.length / room)));
+	const fits = (side: number) => Math.max(1, Math.floor(side / room));
+	// A large group spreads along its zone rather than out of it.
+	const needed = Math.max(HUDDLE_ACROSS, Math.ceil(people / fits(zone.width)));
+	const across = Math.min(needed, fits(zone.length));
 	const rows = Math.ceil(people / across);
 	const middle = middleOf(zone);
 	return {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { group, least } from 'd3-array';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import LaneHead from './LaneHead.svelte';
@@ -35,6 +36,14 @@
 			editor.findings
 				.toReversed()
 				.flatMap(({ at, severity }) => (at.block ? [[at.block, severity] as const] : []))
+		)
+	);
+	/** The leftmost copy of each block: where copies are too narrow for words it says them for all. */
+	const firsts = $derived(
+		new Set(
+			[...group(blocks, ({ blockId }) => blockId).values()].map(
+				(copies) => least(copies, ({ column }) => column)?.key
+			)
 		)
 	);
 	const endSecond = $derived(editor.practice.minutes * 60);
@@ -144,6 +153,7 @@
 							height: (block.toSecond - block.fromSecond) * scale
 						}}
 						{scale}
+						isFirst={firsts.has(block.key)}
 						onselect={() => view.select(block.window.period.id, block.blockId)}
 						drag={dragOf(block.window.period.id, block)}
 					/>

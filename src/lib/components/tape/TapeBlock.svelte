@@ -14,6 +14,7 @@
 		figures,
 		fault,
 		isSelected,
+		isFirst,
 		box,
 		scale,
 		onselect,
@@ -24,6 +25,8 @@
 		figures: BlockFigures | undefined;
 		fault: Severity | undefined;
 		isSelected: boolean;
+		/** Says the name for its block where copies are too narrow to. */
+		isFirst: boolean;
 		box: { left: number; width: number; top: number; height: number };
 		/** Pixels a second. */
 		scale: number;
@@ -39,6 +42,8 @@
 		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
 	);
 	const isNarrow = $derived(box.width < 150 || block.isCovered === true);
+	/** Too narrow for words: the bib tells whose it is. */
+	const isTiny = $derived(box.width < 48);
 	const isTight = $derived(box.height < 34);
 	const isCramped = $derived(box.width < 90 && block.where !== undefined);
 	const facts = $derived(
@@ -64,6 +69,7 @@
 <button
 	class="block {fault ?? ''}"
 	class:selected={isSelected}
+	class:spills={isTiny && isFirst}
 	style:left="{box.left + 1}px"
 	style:top="{box.top}px"
 	style:width="{box.width - 2}px"
@@ -80,18 +86,20 @@
 		></span>
 		<span class="busy" style:flex-grow={figures?.busyShare ?? 0}></span>
 	</span>
-	<span
-		class="words narrow"
-		class:tight={isTight}
-		class:cramped={isCramped}
-		class:station={block.isStation}
-		style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
-	>
-		<strong>{name}{block.isStation && block.where ? ` · ${block.where}` : ''}</strong>
-		{#if !block.isStation && !isTight}
-			<span>{facts.join(' · ')}</span>
-		{/if}
-	</span>
+	{#if !isTiny || isFirst}
+		<span
+			class="words narrow"
+			class:tight={isTight}
+			class:cramped={isCramped && !isTiny}
+			class:station={block.isStation}
+			style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
+		>
+			<strong>{name}{block.isStation && block.where ? ` · ${block.where}` : ''}</strong>
+			{#if !block.isStation && !isTight && !isTiny}
+				<span>{facts.join(' · ')}</span>
+			{/if}
+		</span>
+	{/if}
 	{#each slices as slice, index (index)}
 		<span
 			class="slice"
@@ -126,6 +134,19 @@
 		cursor: grab;
 		touch-action: none;
 		overflow: hidden;
+	}
+	.spills {
+		overflow: visible;
+		z-index: 3;
+	}
+	.spills strong {
+		white-space: nowrap;
+		overflow-wrap: normal;
+		background: #fff;
+		padding-right: 3px;
+	}
+	.spills .words {
+		right: auto;
 	}
 	.grip {
 		position: absolute;

@@ -1,3 +1,4 @@
+import { smallestZones } from '$core/ground';
 import type { Zone } from '$core/model/team';
 import {
 	isStation,
@@ -32,20 +33,9 @@ export interface TapeBlock {
 	isCovered?: boolean;
 }
 
-const isInside = (inner: Zone, outer: Zone) =>
-	inner !== outer &&
-	inner.x >= outer.x - 0.01 &&
-	inner.y >= outer.y - 0.01 &&
-	inner.x + inner.length <= outer.x + outer.length + 0.01 &&
-	inner.y + inner.width <= outer.y + outer.width + 0.01;
-
 /** The columns of a ground: its smallest zones, in the ground's order. */
-export function columnsOf({ ground }: Pick<Context, 'ground'>): Column[] {
-	const { zones } = ground;
-	return zones
-		.filter((zone) => !zones.some((other) => isInside(other, zone)))
-		.map((zone, index) => ({ zone, index }));
-}
+export const columnsOf = ({ ground }: Pick<Context, 'ground'>): Column[] =>
+	smallestZones(ground).map((zone, index) => ({ zone, index }));
 
 /** The first column and the number of columns that a zone lies over; null where it is over none. */
 export function spanOf(

@@ -6,6 +6,7 @@ import type { Db } from '../database';
 import { findPractice, listPractices } from '../repositories/practices';
 import { deleteTeam, listTeamLines, loadSurroundings } from '../repositories/surroundings';
 import { createTeam, readPlayers } from './createTeam';
+import { seedDemo } from './seedDemo';
 import { listSports } from './sports';
 import { exportAll, importAll } from './transfer';
 import { loadBoard } from './views';
