@@ -31,16 +31,6 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'board', path: BOARD, width: 1280, height: 800, reach: atMinute(39) },
 	{ file: 'board-phone', path: BOARD, width: 390, height: 844 },
 	{
-		file: 'board-period',
-		path: BOARD,
-		width: 1280,
-		height: 800,
-		reach: async (page) => {
-			await atMinute(15)(page);
-			await page.locator('.block').filter({ hasText: 'Two-touch squares' }).first().click();
-		}
-	},
-	{
 		file: 'stations',
 		path: BOARD,
 		width: 1280,
@@ -50,16 +40,6 @@ const SHOTS: readonly Shot[] = [
 			await page.keyboard.press('s');
 			await page.getByRole('dialog').waitFor();
 			await page.waitForTimeout(400);
-		}
-	},
-	{
-		file: 'board-groups',
-		path: BOARD,
-		width: 1280,
-		height: 800,
-		reach: async (page) => {
-			await atMinute(39)(page);
-			await page.getByLabel('Lanes').selectOption('group');
 		}
 	},
 	{
@@ -99,7 +79,28 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
 	{ file: 'limits', path: '/saltmarsh/limits', width: 1280, height: 800 },
-	{ file: 'new-practice', path: '/saltmarsh/practices/new', width: 1280, height: 800 },
+	{ file: 'player', path: '/saltmarsh/squad/p15', width: 1280, height: 800 },
+	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
+	{
+		file: 'together',
+		path: '/saltmarsh/together',
+		width: 1280,
+		height: 800,
+		reach: (page) => page.getByText('Nadira Coldwell').first().hover()
+	},
+	{ file: 'adults', path: '/saltmarsh/adults', width: 1280, height: 800 },
+	{
+		file: 'ground',
+		path: '/saltmarsh/ground',
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await page.getByLabel('Copies of a drill').selectOption({ label: 'Channel duel' });
+			await page.getByRole('button', { name: /^Zone D,/ }).click();
+		}
+	},
+	{ file: 'kit', path: '/saltmarsh/kit', width: 1280, height: 800 },
+	{ file: 'words', path: '/saltmarsh/words', width: 1280, height: 800 },
 	{ file: 'sheet', path: `${BOARD}/paper`, width: 900, height: 1100 }
 ];
 

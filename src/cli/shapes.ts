@@ -3,10 +3,13 @@ import { Finding } from '../core/checks';
 import { FitInput, FitOutput } from '../core/clock';
 import { SimulateInput, SimulateOutput } from '../core/drill';
 import { GroupInput, GroupOutput } from '../core/grouping';
+import { AttendanceFile } from '../core/model/attendance';
 import { Bundle } from '../core/model/bundle';
 import { Drill } from '../core/model/drill';
+import { ExportTeam } from '../core/model/exportFiles';
 import { closed } from '../core/model/fields';
 import { Practice, Template } from '../core/model/practice';
+import { Sport } from '../core/model/sport';
 import { LineupInput, LineupOutput, RotateInput, RotateOutput } from '../core/rotation';
 import { SizeInput, SizeOutput } from '../core/sizing';
 
@@ -42,5 +45,8 @@ export const FILE_SHAPES: Readonly<Record<string, TSchema>> = {
 	drill: Drill,
 	practice: Practice,
 	template: Template,
-	bundle: Bundle
+	bundle: Bundle,
+	sport: Sport,
+	team: ExportTeam,
+	attendance: AttendanceFile
 };
