@@ -52,7 +52,11 @@ describe('copies of a block', () => {
 		const beside = period.lanes.filter((other) => other !== lane);
 		const room = roomFor(drill, { practice, period, beside, context, players: 6 });
 		expect(room.zones.map(({ id }) => id)).toEqual(['e', 'f']);
-		expect(room.adults).toEqual(['head', 'helper-1', 'helper-2']);
+		// The one who leads passing alone comes last where receiving is the main skill, and first for passing.
+		expect(room.adults).toEqual(['head', 'helper-2', 'helper-1']);
+		const squares = context.shelf.find(({ id }) => id === 'two-touch-squares') ?? drill;
+		const other = roomFor(squares, { practice, period, beside, context, players: 6 });
+		expect(other.adults[0]).toBe('helper-1');
 		const used = beside.flatMap(({ blocks }) =>
 			blocks.map(
 				(each) =>

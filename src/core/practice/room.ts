@@ -9,7 +9,7 @@ import { playersOfCopy } from './schedule';
 export interface Room {
 	/** Zones that overlap no zone in use and not one another, best suited first. */
 	zones: Zone[];
-	/** Adults who are there and free. */
+	/** Adults who are there and free, those who can lead the drill's main skill first. */
 	adults: string[];
 	kit: Record<string, number>;
 }
@@ -69,6 +69,21 @@ function kitLeft(period: Period, lanes: readonly Lane[], context: Context): Reco
 	return Object.fromEntries(left);
 }
 
+/** Adults in an order that puts those first who can lead a drill's main skill, and those last who lead others. */
+export function whoLeadsFirst(
+	ids: readonly string[],
+	drill: Drill,
+	{ adultById }: Context
+): string[] {
+	const main = drill.skills.flatMap(({ skill, focus }) => (focus === 'main' ? skill : []));
+	function rank(id: string): number {
+		const skills = adultById.get(id)?.skills;
+		if (!skills) return 1;
+		return main.some((skill) => skills.includes(skill)) ? 0 : 2;
+	}
+	return ids.toSorted((a, b) => rank(a) - rank(b));
+}
+
 /** What is free for `drill` with groups of about `players` in a period, beside the given lanes. */
 export function roomFor(
 	drill: Drill,
@@ -91,7 +106,11 @@ export function roomFor(
 	const busy = adultsIn(beside);
 	return {
 		zones: suitable(drill, free, players),
-		adults: practice.adults.filter((id) => !busy.has(id)),
+		adults: whoLeadsFirst(
+			practice.adults.filter((id) => !busy.has(id)),
+			drill,
+			context
+		),
 		kit: kitLeft(period, beside, context)
 	};
 }

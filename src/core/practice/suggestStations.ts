@@ -5,7 +5,7 @@ import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone } from '../sizing';
 import type { Plan } from './plan';
 import type { StationWish } from './stations';
-import { adultsIn, overlap, zonesOfLane } from './room';
+import { adultsIn, overlap, whoLeadsFirst, zonesOfLane } from './room';
 
 const holdsOne = (drill: Drill, zone: Zone, players: number) =>
 	copiesInZone(drill, zone, players) > 0 && copiesByFixtures(drill, zone) > 0;
@@ -69,7 +69,9 @@ export function suggestStations(
 		if (!zone || wishes.length >= count) return false;
 		used.push(zone);
 		for (const { skill, focus } of drill.skills) if (focus === 'main') skills.add(skill);
-		wishes.push({ drill, zoneId: zone.id, adults: adults.splice(0, 1) });
+		const [leader] = whoLeadsFirst(adults, drill, context);
+		if (leader !== undefined) adults.splice(adults.indexOf(leader), 1);
+		wishes.push({ drill, zoneId: zone.id, adults: leader === undefined ? [] : [leader] });
 		return true;
 	}
 

@@ -2,8 +2,12 @@ import { sameValue } from '$core/base';
 import {
 	dividedZones,
 	freeName,
+	guidesOf,
+	LEAST_SIDE,
 	movedZone,
 	resizedZone,
+	snapped,
+	tidyZone,
 	withZone,
 	type By,
 	type Corner
@@ -25,13 +29,17 @@ export class GroundEditor {
 	/** The zone that is looked at. */
 	selected: string | null = $state(null);
 	#pulled: Zone | null = $state.raw(null);
+	#drawn: Zone | null = $state.raw(null);
+	/** Whether the next drag on the ground draws a zone. */
+	isDrawing = $state(false);
 	#past: Ground[] = $state.raw([]);
 	#future: Ground[] = $state.raw([]);
 
 	/** The ground with what a drag would do. */
-	readonly shown = $derived.by(() =>
-		this.#pulled ? withZone(this.ground, this.#pulled) : this.ground
-	);
+	readonly shown = $derived.by(() => {
+		if (this.#drawn) return { ...this.ground, zones: [...this.ground.zones, this.#drawn] };
+		return this.#pulled ? withZone(this.ground, this.#pulled) : this.ground;
+	});
 	readonly zone = $derived.by(
 		() => this.shown.zones.find(({ id }) => id === this.selected) ?? null
 	);
@@ -83,14 +91,35 @@ export class GroundEditor {
 			: movedZone(this.ground, zone, by);
 	}
 
+	/** Takes what was pulled or drawn as the next step. */
 	drop(): void {
-		const pulled = this.#pulled;
-		this.#pulled = null;
+		const [pulled, drawn] = [this.#pulled, this.#drawn];
+		this.cancel();
 		if (pulled) this.setZone(pulled);
+		if (drawn) this.#put(drawn);
 	}
 
 	cancel(): void {
 		this.#pulled = null;
+		this.#drawn = null;
+	}
+
+	/** Shows the zone that is drawn from one point to another, in metres. */
+	draw(from: By, to: By): void {
+		const id = this.#drawn?.id ?? this.#makeId();
+		const name = this.#drawn?.name ?? freeName(this.ground);
+		const guides = guidesOf(this.ground);
+		const [x, y] = [snapped(from.x, guides.x), snapped(from.y, guides.y)];
+		const [right, bottom] = [snapped(to.x, guides.x), snapped(to.y, guides.y)];
+		this.#drawn = tidyZone({
+			id,
+			name,
+			x: Math.min(x, right),
+			y: Math.min(y, bottom),
+			length: Math.max(LEAST_SIDE, Math.abs(right - x)),
+			width: Math.max(LEAST_SIDE, Math.abs(bottom - y))
+		});
+		this.selected = id;
 	}
 
 	/** Adds a zone in the middle of the ground and looks at it. */

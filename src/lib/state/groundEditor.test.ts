@@ -30,6 +30,17 @@ test('a drag is shown, dropped as one step, and given up without one', () => {
 	expect(ground.isChanged).toBe(true);
 });
 
+test('a zone is drawn from corner to corner, either way, on guides and whole metres', () => {
+	const ground = editor();
+	ground.draw({ x: 30.2, y: 20.8 }, { x: 18.5, y: 10.1 });
+	expect(ground.zone).toMatchObject({ x: 18.33, y: 10, length: 11.67, width: 11 });
+	expect(ground.isChanged).toBe(false);
+	ground.drop();
+	expect(ground.ground.zones.at(-1)).toMatchObject({ name: 'G', x: 18.33 });
+	ground.undo();
+	expect(ground.isChanged).toBe(false);
+});
+
 test('zones are added, copied, divided and removed, each a step with a free name', () => {
 	const ground = editor();
 	const count = ground.ground.zones.length;

@@ -23,6 +23,7 @@
 
 	const w = useWording();
 	let pixels = $state(700);
+	let paper: HTMLElement | undefined = $state();
 
 	const ground = $derived(editor.shown);
 	// A drag does not move the paper under the hand.
@@ -43,6 +44,24 @@
 	const dragOf = (id: string, corner?: Corner): DragHandlers => ({
 		onmove: ({ x, y }) => editor.pull({ id, corner }, { x: x / scale, y: y / scale }),
 		ondrop: () => editor.drop(),
+		oncancel: () => editor.cancel()
+	});
+
+	/** A drag over the paper draws a new zone from where it began. */
+	const drawOf = (): DragHandlers => ({
+		onmove({ x, y, clientX, clientY }) {
+			const corner = paper?.getBoundingClientRect();
+			if (!corner) return;
+			const at = (left: number, top: number) => ({
+				x: (left - corner.left) / scale + extent.x,
+				y: (top - corner.top) / scale + extent.y
+			});
+			editor.draw(at(clientX - x, clientY - y), at(clientX, clientY));
+		},
+		ondrop() {
+			editor.drop();
+			editor.isDrawing = false;
+		},
 		oncancel: () => editor.cancel()
 	});
 
@@ -103,7 +122,10 @@
 			{/if}
 		</button>
 	{/each}
-	{#if editor.zone}
+	{#if editor.isDrawing}
+		<div class="paper" bind:this={paper} {@attach dragged(drawOf)}></div>
+	{/if}
+	{#if editor.zone && !editor.isDrawing}
 		{@const zone = editor.zone}
 		{#each CORNERS as corner (`${corner.along} ${corner.across}`)}
 			<span
@@ -114,6 +136,9 @@
 				{@attach dragged(() => dragOf(zone.id, corner))}
 			></span>
 		{/each}
+	{/if}
+	{#if editor.zone}
+		{@const zone = editor.zone}
 		<span
 			class="size"
 			style="left:{(zone.x - extent.x + zone.length / 2) * scale}px;top:{(zone.y -
@@ -189,6 +214,14 @@
 		font-size: 13px;
 		font-stretch: 85%;
 		white-space: nowrap;
+	}
+	.paper {
+		position: absolute;
+		inset: 0;
+		z-index: 3;
+		cursor: crosshair;
+		touch-action: none;
+		background: rgb(255 255 255 / 20%);
 	}
 	.corner {
 		position: absolute;

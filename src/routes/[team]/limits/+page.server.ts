@@ -2,6 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { useDb } from '$lib/server/app';
 import { findLimits, findTeam } from '$lib/server/repositories/surroundings';
+import { listSports } from '$lib/server/usecases/sports';
 import { setLimits } from '$lib/server/usecases/setLimits';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -10,7 +11,12 @@ export const load: PageServerLoad = async ({ params }) => {
 	const team = await findTeam(db, params.team);
 	if (!team) error(404, 'There is no such team.');
 	const own = (await findLimits(db, params.team)) ?? {};
-	return { team: { id: team.id, name: team.name }, limits: { ...DEFAULT_LIMITS, ...own } };
+	const sport = listSports().find(({ id }) => id === team.sport);
+	return {
+		team: { id: team.id, name: team.name },
+		limits: { ...DEFAULT_LIMITS, ...own },
+		cautions: sport?.cautions ?? []
+	};
 };
 
 /** Numbers of the form; shares come in percent, ages in pairs. */

@@ -28,6 +28,14 @@
 	intro="What every practice is checked against. The rules of your league and what licensed practitioners say come first: set the numbers to theirs."
 >
 	<Outcome {misfit} saved={!!form} />
+	{#if data.cautions.length > 0}
+		<section>
+			<h2>Usually looked after in this sport</h2>
+			<ul class="cautions">
+				{#each data.cautions as caution (caution)}<li>{caution}</li>{/each}
+			</ul>
+		</section>
+	{/if}
 	<form
 		method="POST"
 		action="?/save"
@@ -97,6 +105,23 @@
 </Page>
 
 <style>
+	h2 {
+		font-size: 14px;
+		font-weight: 700;
+	}
+	section {
+		padding-bottom: 14px;
+	}
+	.cautions {
+		border: 0;
+	}
+	.cautions li {
+		display: list-item;
+		list-style: disc inside;
+		padding: 1px 0;
+		border: 0;
+		font-size: 14px;
+	}
 	ul {
 		border-top: 1px solid var(--ink);
 	}

@@ -189,7 +189,17 @@
 					<li>{w('None yet: the board needs one to put a drill into.')}</li>
 				{/each}
 			</ul>
-			<Button size="small" kind="tertiary" on:click={() => editor.add()}>{w('Add a zone')}</Button>
+			<div class="add">
+				<Button
+					size="small"
+					kind="tertiary"
+					aria-pressed={editor.isDrawing}
+					on:click={() => (editor.isDrawing = !editor.isDrawing)}
+					>{w(editor.isDrawing ? 'Leave drawing' : 'Draw a zone')}</Button
+				>
+				<Button size="small" kind="tertiary" on:click={() => editor.add()}>{w('Add a zone')}</Button
+				>
+			</div>
 		</div>
 	</div>
 </Page>
@@ -248,6 +258,10 @@
 		font-size: 14px;
 		font-weight: 700;
 		padding: 16px 0 4px;
+	}
+	.add {
+		display: flex;
+		gap: 10px;
 	}
 	.panel ul {
 		border-top: 1px solid var(--ink);
