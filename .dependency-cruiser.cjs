@@ -43,7 +43,7 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core/([^/]+)/' },
 			to: {
-				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season|words|conditions|ground)/',
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season|words|conditions|ground|shelf)/',
 				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
 			}
 		}

@@ -5,7 +5,7 @@ import { startServer } from './server';
 
 test.describe('Tuesday of week 6', () => {
 	test.beforeEach(async ({ page, server }) => {
-		await open(page, server.url);
+		await open(page, `${server.url}/saltmarsh/practices`);
 		await page.getByRole('link', { name: 'Tuesday 6 April', exact: true }).click();
 		await expect(page.getByRole('heading', { name: 'Tuesday 6 April' })).toBeVisible();
 	});

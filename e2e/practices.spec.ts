@@ -10,7 +10,7 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
 	expect(await figure(page, 'players here')).toBe('22 of 24');
 
-	await page.getByRole('link', { name: 'Practices' }).click();
+	await page.getByRole('link', { name: 'Practices' }).first().click();
 	await expect(page.getByRole('link', { name: 'Tuesday 13 April', exact: true })).toBeVisible();
 	await page.getByRole('button', { name: 'Put away Tuesday 2 March' }).click();
 	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeHidden();

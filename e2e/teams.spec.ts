@@ -25,7 +25,8 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await page.getByRole('button', { name: 'Remove the team and all of it' }).click();
 	await expect(page.getByRole('link', { name: /Saltmarsh/ })).toBeHidden();
 	await open(page, server.url);
-	await expect(page.getByRole('heading', { name: 'Practices' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Teams' })).toBeVisible();
+	await expect(page.getByRole('link', { name: /Skerryside Seniors/ })).toBeVisible();
 	expect((await page.request.get(`${server.url}/saltmarsh/practices`)).status()).toBe(404);
 });
 

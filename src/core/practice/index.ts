@@ -23,15 +23,16 @@ export {
 	type Window
 } from './schedule';
 export type { Interval, State, Track } from './timelineShapes';
+export { drillAlone } from './alone';
 export {
-	bibMetres,
-	intervalAt,
 	laidCopies,
-	standingsAt,
+	pointAlong,
+	wayFrom,
 	type LaidCopy,
-	type Point,
-	type Standing
-} from './positions';
+	type LaidPath,
+	type Point
+} from './laying';
+export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';

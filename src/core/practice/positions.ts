@@ -1,29 +1,8 @@
 import type { Ground, Zone } from '../model/team';
-import type { Block, Group } from '../model/practice';
-import { copiesInZone, footprint } from '../sizing';
+import type { Group } from '../model/practice';
 import type { Evaluation } from './evaluate';
-import type { PlayedRun } from './playRun';
+import { laidCopies, pointAlong, wayFrom, type Point } from './laying';
 import type { Interval, State, Track } from './timelineShapes';
-
-/** A place on the ground in metres. */
-export interface Point {
-	x: number;
-	y: number;
-}
-
-/** The ground of one running copy, laid into its zone. */
-export interface LaidCopy {
-	played: PlayedRun;
-	zone: Zone;
-	/** Corner nearest the ground's origin. */
-	corner: Point;
-	/** Along x and y of the ground. */
-	size: { length: number; width: number };
-	/** Whether the copy lies across: its length along the ground's y. */
-	turned: boolean;
-	/** Spots by id, on the ground. */
-	spots: ReadonlyMap<string, Point>;
-}
 
 /** Where one person stands at a second. */
 export interface Standing extends Point {
@@ -41,7 +20,7 @@ export interface Standing extends Point {
  * it can be read on an oval as in a hall.
  */
 export function bibMetres({ length }: Pick<Ground, 'length'>): number {
-	return Math.min(6.6, Math.max(1.8, length / 22.6));
+	return Math.min(6.6, Math.max(0.9, length / 22.6));
 }
 
 /** People in one row at the side. */
@@ -49,70 +28,6 @@ const BENCH_SEATS = 12;
 
 /** People side by side when a group stands together, where its zone is deep enough. */
 const HUDDLE_ACROSS = 4;
-
-/** The drill as it runs on the first rung of the block's climb. */
-function resolvedDrill({ drill, block }: { drill: PlayedRun['run']['drill']; block: Block }) {
-	const rung = drill?.rungs.find(({ id }) => id === block.climb[0]?.rung);
-	return drill && { ...drill, ...rung?.set };
-}
-
-/** Lays the copies that run at a second into their zones, side by side where a zone holds several. */
-export function laidCopies({ runs, context }: Evaluation, second: number): LaidCopy[] {
-	const running = runs.filter(({ run }) => run.fromSecond <= second && second < run.toSecond);
-	const inZone = new Map<string, PlayedRun[]>();
-	for (const played of running) {
-		const { zoneId } = played.run.copy;
-		inZone.set(zoneId, [...(inZone.get(zoneId) ?? []), played]);
-	}
-	return running.flatMap((played) => {
-		const zone = context.zoneById.get(played.run.copy.zoneId);
-		const drill = resolvedDrill(played.run);
-		if (!zone || !drill) return [];
-		const sharing = inZone.get(zone.id) as PlayedRun[];
-		return [layCopy(played, { zone, drill, place: sharing.indexOf(played), of: sharing.length })];
-	});
-}
-
-function layCopy(
-	played: PlayedRun,
-	{
-		zone,
-		drill,
-		place,
-		of
-	}: {
-		zone: Zone;
-		drill: NonNullable<PlayedRun['run']['drill']>;
-		place: number;
-		of: number;
-	}
-): LaidCopy {
-	const players = played.run.players.length;
-	const cell = { length: zone.length / of, width: zone.width };
-	const along = footprint(drill, players);
-	const across = { length: along.width, width: along.length };
-	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
-	const longerWay = cell.length >= cell.width === along.length >= along.width;
-	const turned =
-		fits(along) === fits(across)
-			? !longerWay
-			: fits(across) && copiesInZone(drill, zone, players) > 0;
-	const size = turned ? across : along;
-	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
-	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
-	const growth = along.length / drill.ground.length;
-	const spots = new Map(
-		drill.spots.map(({ id, x, y }, index) => {
-			const ownX = (x ?? drill.ground.length * ((index + 1) / (drill.spots.length + 1))) * growth;
-			const ownY = (y ?? drill.ground.width / 2) * growth;
-			const point = turned
-				? { x: corner.x + ownY, y: corner.y + ownX }
-				: { x: corner.x + ownX, y: corner.y + ownY };
-			return [id, point] as const;
-		})
-	);
-	return { played, zone, corner, size, turned, spots };
-}
 
 /** The interval of a track that holds at a second: the last one at or after the end. */
 export function intervalAt(track: Track, second: number): Interval | undefined {
@@ -219,7 +134,11 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		if (at && copy && spot) {
 			const waits = at.state === 'wait';
 			const index = next(`${lineKey(at)} ${waits}`);
-			if (!waits) return { x: spot.x, y: spot.y + metres * index };
+			if (!waits) {
+				const share = (second - at.fromSecond) / (at.toSecond - at.fromSecond);
+				const point = pointAlong(wayFrom(copy, at.spot as string), share);
+				return { x: point.x, y: point.y + metres * index };
+			}
 			const line = lineFrom(spot, copy.zone, {
 				players: inLine.get(lineKey(at)) ?? 1,
 				metres

@@ -29,6 +29,8 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/ground/[ground]': { who: 'local', mostBytes: 400_000 },
 	'/[team]/words': { who: 'local', mostBytes: 10_000 },
 	'/[team]/limits': { who: 'local', mostBytes: 8000 },
+	'/[team]/drills': reading,
+	'/[team]/drills/[drill]': { who: 'local', mostBytes: 200_000 },
 	'/[team]/practices': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
 	'/[team]/practices/templates': { who: 'local', mostBytes: 4000 },

@@ -1,11 +1,5 @@
 <script lang="ts">
-	import {
-		bibMetres,
-		laidCopies,
-		standingsAt,
-		type Evaluation,
-		type LaidCopy
-	} from '$core/practice';
+	import { bibMetres, laidCopies, standingsAt, type Evaluation } from '$core/practice';
 	import { columnsOf } from '../tape/layout';
 	import Marking from './Marking.svelte';
 	import Spots from './Spots.svelte';
@@ -13,7 +7,16 @@
 	import { useWording } from '../page/wording.svelte';
 
 	/** The ground to scale at the now-line: zones, drills with their spots, and who stands where. */
-	let { evaluation, now }: { evaluation: Evaluation; now: number } = $props();
+	let {
+		evaluation,
+		now,
+		label
+	}: {
+		evaluation: Evaluation;
+		now: number;
+		/** What is drawn; the ground with its players where it is not said. */
+		label?: string;
+	} = $props();
 
 	const w = useWording();
 	const ground = $derived(evaluation.context.ground);
@@ -23,14 +26,14 @@
 	/** How much larger than on the half pitch everything must be to be read. */
 	const scale = $derived(bibMetres(ground) / 3.1);
 	const usedZones = $derived(new Set(copies.map(({ zone }) => zone.id)));
-	const moves = (copy: LaidCopy) => copy.played.run.drill?.rotation.moves ?? {};
 </script>
 
 <svg
 	class="field"
-	viewBox="-1.5 -2.5 {ground.length + 3} {ground.width + 5.5}"
+	style:--unit={scale}
+	viewBox="{-1.5 * scale} {-2.5 * scale} {ground.length + 3 * scale} {ground.width + 5.5 * scale}"
 	role="img"
-	aria-label="{w('The ground with')} {standings.length} {w('players')}"
+	aria-label={label ?? `${w('The ground with')} ${standings.length} ${w('players')}`}
 >
 	<defs>
 		<pattern
@@ -45,10 +48,10 @@
 		</pattern>
 	</defs>
 	<rect
-		x="-1.5"
-		y="-2.5"
-		width={ground.length + 3}
-		height={ground.width + 5.5}
+		x={-1.5 * scale}
+		y={-2.5 * scale}
+		width={ground.length + 3 * scale}
+		height={ground.width + 5.5 * scale}
 		fill="var(--turf)"
 	/>
 	{#each ground.markings as marking, index (index)}<Marking {marking} />{/each}
@@ -70,7 +73,7 @@
 			width={copy.size.length}
 			height={copy.size.width}
 		/>
-		<Spots spots={copy.spots} drill={copy.played.run.drill} moves={moves(copy)} />
+		<Spots {copy} {scale} />
 	{/each}
 	{#each zones as zone (zone.id)}
 		<text
@@ -90,16 +93,17 @@
 		display: block;
 		width: 100%;
 		border: 1px solid var(--ink);
+		background: var(--turf);
 	}
 	.zone {
 		fill: none;
 		stroke: var(--action);
-		stroke-width: 0.25;
-		stroke-dasharray: 0.8 0.6;
+		stroke-width: calc(0.25px * var(--unit));
+		stroke-dasharray: calc(0.8px * var(--unit)) calc(0.6px * var(--unit));
 	}
 	.zone.used {
 		stroke-dasharray: none;
-		stroke-width: 0.35;
+		stroke-width: calc(0.35px * var(--unit));
 	}
 	.name {
 		font-size: 3px;
@@ -109,7 +113,7 @@
 	.footprint {
 		fill: rgb(255 255 255 / 45%);
 		stroke: var(--ink-soft);
-		stroke-width: 0.18;
-		stroke-dasharray: 0.5 0.5;
+		stroke-width: calc(0.18px * var(--unit));
+		stroke-dasharray: calc(0.5px * var(--unit)) calc(0.5px * var(--unit));
 	}
 </style>

@@ -21,6 +21,7 @@ export const SECTIONS: readonly Section[] = [
 			{ id: 'practices/templates', name: 'Templates' }
 		]
 	},
+	{ id: 'drills', name: 'Drills', pages: [{ id: 'drills', name: 'Shelf' }] },
 	{
 		id: 'squad',
 		name: 'Squad',

@@ -1,4 +1,6 @@
 import type { Drill } from '$core/model/drill';
+import type { SizeOption } from '$core/sizing';
+import { blockWordsOf } from '../inspector/blocks';
 import type { Period } from '$core/model/practice';
 import { chosenSize, sizeHere, type Plan, type Sizing } from '$core/practice';
 
@@ -15,7 +17,7 @@ export interface Fit {
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** An empty period, to ask what a drill could have on the whole ground. */
-const EMPTY: Period = {
+export const EMPTY_PERIOD: Period = {
 	id: 'ask',
 	name: 'ask',
 	kind: 'together',
@@ -33,25 +35,33 @@ const sizesOf = (sizes: readonly number[]) => [...new Set(sizes)].join(' or ');
 /** How a drill fits the players and the ground of a practice in a period of `minutes`. */
 export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
 	const players = plan.practice.expected.length;
-	const sized = sizeHere(plan, { period: EMPTY, drill, players, minutes, beside: [] });
+	const sized = sizeHere(plan, { period: EMPTY_PERIOD, drill, players, minutes, beside: [] });
 	if (!sized.ok) return { drill, sizing: null, words: sized.failure.message, score: -2 };
 	const { options } = sized.value.output;
 	const chosen = chosenSize(drill, sized.value.output);
 	if (chosen === null) {
-		const [option] = options;
-		const blocks = [...new Set(option?.blockedBy ?? [])].join(', ');
-		return {
-			drill,
-			sizing: sized.value,
-			words: `does not fit: ${blocks || 'too few players'}`,
-			score: -1
-		};
+		const { room } = sized.value;
+		return { drill, sizing: sized.value, words: whyNot(options, { drill, room }), score: -1 };
 	}
 	const { copies, sizes, reps, share } = chosen;
 	const many = copies === 1 ? '1 copy' : `${copies} copies`;
 	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns · waits ${percent(share.wait)}`;
 	const isLast = drill.family === 'cool-down';
 	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
+}
+
+/** Why no size is free: what the one that lacks least lacks. */
+function whyNot(
+	options: readonly SizeOption[],
+	{ drill, room }: { drill: Drill; room: Sizing['room'] }
+): string {
+	const lacking = ({ blockedBy }: SizeOption) =>
+		blockedBy.length + (blockedBy.includes('size') ? 10 : 0);
+	const [option] = options.toSorted((a, b) => lacking(a) - lacking(b));
+	if (!option) return 'does not fit: too few players';
+	const words = option.blockedBy.map((block) => blockWordsOf(block, option, drill, room));
+	const many = option.copies === 1 ? '1 copy' : `${option.copies} copies`;
+	return `does not fit, ${many} of ${sizesOf(option.sizes)}: ${words.join(', ')}`;
 }
 
 const folded = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();

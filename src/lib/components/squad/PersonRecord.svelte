@@ -4,6 +4,7 @@
 	import type { Team } from '$core/model/team';
 	import { useWording } from '../page/wording.svelte';
 	import { dayWords } from '../ui/dates';
+	import { skillName } from './skills';
 
 	/** What was said and counted of a player over time. */
 	let {
@@ -20,8 +21,7 @@
 	} = $props();
 
 	const w = useWording();
-	const skill = (id: string) =>
-		team.skillAreas.find((each) => each.id === id)?.name ?? id[0].toUpperCase() + id.slice(1);
+	const skill = (id: string) => skillName(id, team);
 	const unit = (id: string) => team.units.find((each) => each.id === id)?.name ?? id;
 	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) =>
 		state === 'late'

@@ -81,6 +81,20 @@ export async function nextPractice(
 	return rows[0];
 }
 
+/** The id of the next practice from a day on, or undefined where none is planned. */
+export async function nextPracticeId(
+	db: Queryable,
+	teamId: string,
+	day: string
+): Promise<string | undefined> {
+	const { rows } = await db.query<{ id: string }>(
+		`select id from practice where team_id = $1 and date >= $2::date and not archived
+		 order by date, start, id limit 1`,
+		[teamId, day]
+	);
+	return rows[0]?.id;
+}
+
 /** Adds a practice as revision 1. */
 export async function insertPractice(tx: Queryable, practice: Practice): Promise<void> {
 	const { teamId, id, seasonId, date, start, format } = practice;

@@ -1,0 +1,56 @@
+import { describe, expect, test } from 'vitest';
+import { simulate } from '../drill';
+import { demoContext } from '../../../tests/support/demo';
+import { drillAlone, evaluate, laidCopies, pointAlong, standingsAt, wayFrom } from '.';
+
+const { shelf } = demoContext('skerryside');
+const drill = shelf.find(({ id }) => id === 'bag-and-chase');
+if (!drill) throw new Error('the demo has this drill');
+
+describe('a drill alone', () => {
+	test('plays what simulate plays', () => {
+		for (const each of shelf) {
+			const players = each.group.ideal;
+			const alone = drillAlone(
+				{ ...each, explainSeconds: 0 },
+				{ players, climb: [{ minutes: 8 }], minutes: 8, adults: 3 }
+			);
+			const { runs } = evaluate(alone.practice, alone.context);
+			const run = simulate({ drill: each, players, minutes: 8, adults: 2 });
+			if (!run.ok) throw new Error(run.failure.message);
+			expect([each.id, runs[0].sums.map(({ reps }) => reps)]).toEqual([
+				each.id,
+				run.value.perPlayer.map(({ reps }) => reps)
+			]);
+		}
+	});
+
+	test('takes a worker along the ways of the turn, and everyone stays on the ground', () => {
+		const alone = drillAlone(drill, {
+			players: 4,
+			climb: [{ minutes: 5 }],
+			minutes: 5,
+			adults: 0
+		});
+		const evaluation = evaluate(alone.practice, alone.context);
+		const start = drill.explainSeconds ?? 0;
+		const [copy] = laidCopies(evaluation, start + 1);
+		const way = wayFrom(copy, 'hit');
+		expect(way).toHaveLength(2);
+		expect(wayFrom(copy, 'roll')).toHaveLength(1);
+		expect(pointAlong(way, 0)).toEqual(way[0]);
+		expect(pointAlong(way, 1)).toEqual(way[1]);
+		const worker = (second: number) =>
+			standingsAt(evaluation, second).find(({ spot }) => spot === 'hit');
+		const [early, late] = [worker(start + 1), worker(start + 8)];
+		expect(late && early && late.x - early.x).toBeGreaterThan(1);
+		const { length, width } = alone.context.ground;
+		for (let second = 0; second < 300; second += 7)
+			for (const { x, y } of standingsAt(evaluation, second)) {
+				expect(x).toBeGreaterThanOrEqual(0);
+				expect(x).toBeLessThanOrEqual(length);
+				expect(y).toBeGreaterThanOrEqual(0);
+				expect(y).toBeLessThanOrEqual(width);
+			}
+	});
+});

@@ -1,0 +1,143 @@
+import type { Block } from '../model/practice';
+import type { Zone } from '../model/team';
+import { copiesInZone, footprint } from '../sizing';
+import type { Evaluation } from './evaluate';
+import type { PlayedRun } from './playRun';
+
+/** A place on the ground in metres. */
+export interface Point {
+	x: number;
+	y: number;
+}
+
+/** The ground of one running copy, laid into its zone. */
+export interface LaidCopy {
+	played: PlayedRun;
+	zone: Zone;
+	/** Corner nearest the ground's origin. */
+	corner: Point;
+	/** Along x and y of the ground. */
+	size: { length: number; width: number };
+	/** Whether the copy lies across: its length along the ground's y. */
+	turned: boolean;
+	/** Spots by id, on the ground. */
+	spots: ReadonlyMap<string, Point>;
+	/** Ways of balls and players in a turn, in the order of their steps. */
+	paths: readonly LaidPath[];
+}
+
+/** One way within a turn, on the ground. */
+export interface LaidPath {
+	kind: 'flight' | 'run' | 'carry';
+	from: Point;
+	to: Point;
+	/** The spot that it starts at; null for one that starts between spots. */
+	spot: string | null;
+}
+
+/** The drill as it runs on the first rung of the block's climb. */
+function resolvedDrill({ drill, block }: { drill: PlayedRun['run']['drill']; block: Block }) {
+	const rung = drill?.rungs.find(({ id }) => id === block.climb[0]?.rung);
+	return drill && { ...drill, ...rung?.set };
+}
+
+/** Lays the copies that run at a second into their zones, side by side where a zone holds several. */
+export function laidCopies({ runs, context }: Evaluation, second: number): LaidCopy[] {
+	const running = runs.filter(({ run }) => run.fromSecond <= second && second < run.toSecond);
+	const inZone = new Map<string, PlayedRun[]>();
+	for (const played of running) {
+		const { zoneId } = played.run.copy;
+		inZone.set(zoneId, [...(inZone.get(zoneId) ?? []), played]);
+	}
+	return running.flatMap((played) => {
+		const zone = context.zoneById.get(played.run.copy.zoneId);
+		const drill = resolvedDrill(played.run);
+		if (!zone || !drill) return [];
+		const sharing = inZone.get(zone.id) as PlayedRun[];
+		return [layCopy(played, { zone, drill, place: sharing.indexOf(played), of: sharing.length })];
+	});
+}
+
+function layCopy(
+	played: PlayedRun,
+	{
+		zone,
+		drill,
+		place,
+		of
+	}: {
+		zone: Zone;
+		drill: NonNullable<PlayedRun['run']['drill']>;
+		place: number;
+		of: number;
+	}
+): LaidCopy {
+	const players = played.run.players.length;
+	const cell = { length: zone.length / of, width: zone.width };
+	const along = footprint(drill, players);
+	const across = { length: along.width, width: along.length };
+	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
+	const longerWay = cell.length >= cell.width === along.length >= along.width;
+	const turned =
+		fits(along) === fits(across)
+			? !longerWay
+			: fits(across) && copiesInZone(drill, zone, players) > 0;
+	const size = turned ? across : along;
+	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
+	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
+	const growth = along.length / drill.ground.length;
+	const onGround = (x: number, y: number): Point =>
+		turned
+			? { x: corner.x + y * growth, y: corner.y + x * growth }
+			: { x: corner.x + x * growth, y: corner.y + y * growth };
+	const spots = new Map(
+		drill.spots.map(({ id, x, y }, index) => {
+			const ownX = x ?? drill.ground.length * ((index + 1) / (drill.spots.length + 1));
+			return [id, onGround(ownX, y ?? drill.ground.width / 2)] as const;
+		})
+	);
+	const paths = (drill.paths ?? [])
+		.toSorted((one, other) => (one.step ?? 1) - (other.step ?? 1))
+		.flatMap(({ kind, from, to }): LaidPath[] => {
+			const at = (end: typeof from) =>
+				typeof end === 'string' ? spots.get(end) : onGround(end[0], end[1]);
+			const [start, stop] = [at(from), at(to)];
+			if (!start || !stop) return [];
+			return [{ kind, from: start, to: stop, spot: typeof from === 'string' ? from : null }];
+		});
+	return { played, zone, corner, size, turned, spots, paths };
+}
+
+const isAt = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) < 0.3;
+
+/** The points that a player at a spot runs through in a turn: the spot alone where no run starts there. */
+export function wayFrom({ spots, paths }: LaidCopy, spot: string): Point[] {
+	const start = spots.get(spot);
+	if (!start) return [];
+	const way = [start];
+	for (const { kind, from, to, spot: own } of paths) {
+		if (kind === 'flight') continue;
+		const isOwn = own === spot && way.length === 1;
+		const goesOn = own === null && way.length > 1 && isAt(from, way[way.length - 1]);
+		if (isOwn || goesOn) way.push(to);
+	}
+	return way;
+}
+
+/** The point at a share of a way, 0 its start and 1 its end. */
+export function pointAlong(way: readonly Point[], share: number): Point {
+	const legs = way.slice(1).map((to, index) => ({
+		from: way[index],
+		to,
+		metres: Math.hypot(to.x - way[index].x, to.y - way[index].y)
+	}));
+	let left = legs.reduce((sum, { metres }) => sum + metres, 0) * Math.min(1, Math.max(0, share));
+	for (const { from, to, metres } of legs) {
+		if (left <= metres && metres > 0) {
+			const part = left / metres;
+			return { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part };
+		}
+		left -= metres;
+	}
+	return way[way.length - 1];
+}

@@ -1,0 +1,87 @@
+import Type, { type Static } from 'typebox';
+import { closed, Id } from '../model/fields';
+import type { ShelfLine } from './line';
+
+/** What a coach looks for; a filter that is not there lets everything through. */
+export const ShelfFilter = Type.Object(
+	{
+		skill: Type.Optional(Id),
+		family: Type.Optional(Id),
+		frequency: Type.Optional(Type.Enum(['daily', 'regular', 'vary'])),
+		/** At most so hard, and so much contact. */
+		effort: Type.Optional(Type.Integer({ minimum: 1, maximum: 10 })),
+		contact: Type.Optional(Type.Integer({ minimum: 0, maximum: 4 })),
+		/** Not used for so many practices at least. */
+		unused: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 }))
+	},
+	closed
+);
+export type ShelfFilter = Static<typeof ShelfFilter>;
+
+type Key = keyof ShelfFilter;
+
+const PASSES: {
+	[Each in Key]: (line: ShelfLine, value: NonNullable<ShelfFilter[Each]>) => boolean;
+} = {
+	skill: ({ drill }, skill) => drill.skills.some((each) => each.skill === skill),
+	family: ({ drill }, family) => drill.family === family,
+	frequency: ({ drill }, frequency) => drill.frequency === frequency,
+	effort: ({ drill }, most) => drill.effort <= most,
+	contact: ({ drill }, most) => drill.contact <= most,
+	unused: ({ unusedFor }, least) => unusedFor >= least
+};
+
+/** Whether a line passes one part of a filter. */
+function passesOne<Each extends Key>(line: ShelfLine, filter: ShelfFilter, key: Each): boolean {
+	const value = filter[key];
+	return value === undefined || PASSES[key](line, value as NonNullable<ShelfFilter[Each]>);
+}
+
+const KEYS = Object.keys(PASSES) as Key[];
+
+/** The lines that pass a filter, or all parts of it but one. */
+export function filtered(lines: readonly ShelfLine[], filter: ShelfFilter, but?: Key): ShelfLine[] {
+	const keys = KEYS.filter((key) => key !== but && filter[key] !== undefined);
+	return lines.filter((line) => keys.every((key) => passesOne(line, filter, key)));
+}
+
+/** How many lines there would be with each choice of a part of the filter, the other parts as they are. */
+export interface Facet {
+	key: Key;
+	counts: { value: string; count: number }[];
+}
+
+/** Values that a line counts for. */
+const VALUES: { [Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) => string[] } = {
+	skill: ({ drill }) => [...new Set(drill.skills.map(({ skill }) => skill))],
+	family: ({ drill }) => (drill.family === undefined ? [] : [drill.family]),
+	frequency: ({ drill }) => [drill.frequency]
+};
+/** Steps of the parts that are bounds. */
+const STEPS: { [Each in 'effort' | 'contact' | 'unused']: readonly number[] } = {
+	effort: [2, 4, 6, 8, 10],
+	contact: [0, 1, 2, 3, 4],
+	unused: [1, 3, 6, 12]
+};
+
+/** The facets of a search: every choice with what it would leave, those that leave nothing too for bounds. */
+export function facetsOf(lines: readonly ShelfLine[], filter: ShelfFilter): Facet[] {
+	const named = (Object.keys(VALUES) as (keyof typeof VALUES)[]).map((key): Facet => {
+		const counts = new Map<string, number>();
+		for (const line of filtered(lines, filter, key))
+			for (const value of VALUES[key](line)) counts.set(value, (counts.get(value) ?? 0) + 1);
+		const sorted = [...counts].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1));
+		return { key, counts: sorted.map(([value, count]) => ({ value, count })) };
+	});
+	const bounds = (Object.keys(STEPS) as (keyof typeof STEPS)[]).map((key): Facet => {
+		const others = filtered(lines, filter, key);
+		return {
+			key,
+			counts: STEPS[key].map((value) => ({
+				value: String(value),
+				count: others.filter((line) => passesOne(line, { [key]: value }, key)).length
+			}))
+		};
+	});
+	return [...named, ...bounds];
+}

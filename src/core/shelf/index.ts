@@ -1,0 +1,3 @@
+export { facetsOf, filtered, ShelfFilter, type Facet } from './filter';
+export type { DrillFacts, ShelfLine } from './line';
+export { obstaclesOf, type Here, type Obstacle } from './obstacles';

@@ -1,0 +1,33 @@
+import type { Drill } from '../model/drill';
+
+/** What a list of the shelf knows of a drill: what it is for and what it needs, without the long texts. */
+export type DrillFacts = Pick<
+	Drill,
+	| 'id'
+	| 'revision'
+	| 'name'
+	| 'summary'
+	| 'family'
+	| 'sports'
+	| 'skills'
+	| 'group'
+	| 'ground'
+	| 'fixtures'
+	| 'kit'
+	| 'coaches'
+	| 'contact'
+	| 'effort'
+	| 'frequency'
+	| 'live'
+>;
+
+/** A drill on the shelf, with when it was used. */
+export interface ShelfLine {
+	drill: DrillFacts;
+	/** The day of the last practice that held it, or plans it; null for never. */
+	lastUsed: string | null;
+	/** Practices since then; all that there were for never. */
+	unusedFor: number;
+	/** How well its words suit the search, 0 without one. */
+	rank: number;
+}

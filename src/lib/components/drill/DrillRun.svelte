@@ -1,0 +1,138 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import type { Block } from '$core/model/practice';
+	import type { Drill } from '$core/model/drill';
+	import { drillAlone, evaluate } from '$core/practice';
+	import BibShapes from '../bib/BibShapes.svelte';
+	import Field from '../field/Field.svelte';
+	import Legend from '../field/Legend.svelte';
+	import { useWording } from '../page/wording.svelte';
+
+	/** A drill on its own ground, run by the same simulation that plans with it. */
+	let {
+		drill,
+		players,
+		climb,
+		adults
+	}: { drill: Drill; players: number; climb: Block['climb']; adults: number } = $props();
+
+	const w = useWording();
+	const SPEEDS = [1, 2, 5, 10, 20];
+	const MINUTES = 12;
+
+	let speed = $state(2);
+	let isPlaying = $state(false);
+
+	const evaluation = $derived.by(() => {
+		const alone = drillAlone(drill, { players, climb, minutes: MINUTES, adults });
+		return evaluate(alone.practice, alone.context);
+	});
+	const [played] = $derived(evaluation.runs);
+	const seconds = $derived(evaluation.seconds);
+	// A drill that changes begins anew, where it has been explained.
+	let now = $derived(Math.min(played.playsFrom, evaluation.seconds - 1));
+	/** Seconds at which somebody begins to work: where a step leads to. */
+	const starts = $derived(
+		[
+			...new Set(
+				played.intervals.flatMap((intervals) =>
+					intervals.flatMap(({ state, fromSecond }) => (state === 'active' ? fromSecond : []))
+				)
+			)
+		].sort((a, b) => a - b)
+	);
+
+	$effect(() => {
+		if (!isPlaying) return;
+		let last = performance.now();
+		let frame = requestAnimationFrame(function tick(time) {
+			now = Math.min(seconds - 1, now + ((time - last) / 1000) * speed);
+			last = time;
+			if (now >= seconds - 1) isPlaying = false;
+			else frame = requestAnimationFrame(tick);
+		});
+		return () => cancelAnimationFrame(frame);
+	});
+
+	const clock = (second: number) =>
+		`${Math.floor(second / 60)}:${String(Math.floor(second % 60)).padStart(2, '0')}`;
+	function step(by: 1 | -1) {
+		isPlaying = false;
+		const next =
+			by > 0
+				? starts.find((start) => start > now + 0.01)
+				: starts.findLast((start) => start < now - 0.01);
+		now = next ?? now;
+	}
+</script>
+
+<BibShapes />
+<div class="run">
+	{#if played.fault}
+		<p class="fault">{w('It does not run:')} {played.fault.message}.</p>
+	{/if}
+	<Field {evaluation} {now} label="{drill.name}, {players} {w('players')}, {clock(now)}" />
+	<div class="bar">
+		<Button size="small" kind="tertiary" on:click={() => (isPlaying = !isPlaying)}
+			>{isPlaying ? 'Stop' : 'Play'}</Button
+		>
+		<button class="link" aria-label={w('Back a turn')} onclick={() => step(-1)}>− 1</button>
+		<button class="link" aria-label={w('On a turn')} onclick={() => step(1)}>+ 1</button>
+		<input
+			type="range"
+			aria-label="Second of the run"
+			aria-valuetext={clock(now)}
+			min="0"
+			max={seconds - 1}
+			step="1"
+			bind:value={now}
+		/>
+		<span class="clock">{clock(now)}</span>
+		<button
+			class="link"
+			aria-label="Speed {speed} times"
+			onclick={() => (speed = SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length])}>{speed}×</button
+		>
+	</div>
+	<Legend />
+</div>
+
+<style>
+	.run {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+		gap: 8px;
+	}
+	.run :global(svg.field) {
+		max-height: 54vh;
+	}
+	.fault {
+		color: var(--stop);
+		font-weight: 650;
+	}
+	.bar {
+		display: flex;
+		align-items: center;
+		gap: 14px;
+	}
+	.bar :global(.bx--btn) {
+		padding: 0 14px;
+		min-width: 60px;
+	}
+	input {
+		flex: 1;
+		min-width: 0;
+		accent-color: var(--now);
+		height: 26px;
+	}
+	.clock {
+		font-size: 16px;
+		font-weight: 700;
+		min-width: 44px;
+		text-align: right;
+	}
+	.link {
+		min-width: 34px;
+		text-align: center;
+	}
+</style>

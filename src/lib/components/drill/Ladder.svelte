@@ -1,0 +1,69 @@
+<script lang="ts">
+	import type { Drill } from '$core/model/drill';
+	import { useWording } from '../page/wording.svelte';
+	import { percent } from '../tape/words';
+	import { ladderNumbers, type Given } from './numbers';
+
+	/** The rungs of a drill: what changes, and what that does to the numbers. */
+	let {
+		drill,
+		players,
+		minutes,
+		adults
+	}: { drill: Drill; players: number; minutes: number; adults: number } = $props();
+
+	const w = useWording();
+	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }));
+	const base = $derived(ladder[0]?.given);
+	const nameOf = (id: string) => drill.rungs.find((rung) => rung.id === id)?.name ?? id;
+
+	function words(given: Given | null): string {
+		if (!given) return w('does not run so');
+		const turns = Math.round(given.turns.mean);
+		const more = base ? turns - Math.round(base.turns.mean) : 0;
+		const change = more === 0 ? '' : ` (${more > 0 ? '+' : '−'}${Math.abs(more)})`;
+		const others = given.players === players ? '' : ` with ${given.players}`;
+		return w(`${turns} turns${change} · waits ${percent(given.waitShare)}${others}`);
+	}
+</script>
+
+{#if drill.rungs.length > 0}
+	<h2>{w('Ladder')}</h2>
+	<ol>
+		{#each ladder.slice(1) as { id, name, change, given } (id)}
+			{@const needs = drill.rungs.find((rung) => rung.id === id)?.needs ?? []}
+			<li>
+				<strong>{name}</strong>
+				<span>{words(given)}</span>
+				<p>
+					{change}{#if needs.length > 0}, after {needs.map(nameOf).join(' and ')}{/if}
+				</p>
+			</li>
+		{/each}
+	</ol>
+{/if}
+
+<style>
+	h2 {
+		font-size: 14px;
+		font-weight: 700;
+		border-bottom: 1px solid var(--rule);
+		padding: 12px 0 3px;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 0 12px;
+		padding: 5px 0;
+		border-bottom: 1px solid var(--rule);
+		font-size: 14px;
+	}
+	span {
+		font-size: 13px;
+	}
+	p {
+		grid-column: 1 / -1;
+		font-size: 13px;
+		color: var(--ink-soft);
+	}
+</style>

@@ -1,0 +1,180 @@
+<script lang="ts">
+	import { max } from 'd3-array';
+	import { scaleBand, scaleLinear } from 'd3-scale';
+	import { useWording } from '../page/wording.svelte';
+	import { percent } from '../tape/words';
+	import type { Given } from './numbers';
+
+	/** Turns and waiting by the number of players of a copy: a bar a number, its hatched part the waiting. */
+	let {
+		given,
+		players,
+		marked,
+		onchoose
+	}: {
+		given: readonly Given[];
+		/** The number that is looked at. */
+		players: number;
+		/** Sizes of the copies that suit those who are here. */
+		marked: readonly number[];
+		onchoose: (players: number) => void;
+	} = $props();
+
+	const w = useWording();
+	const WIDTH = 420;
+	const HEIGHT = 170;
+	const FOOT = 34;
+
+	const x = $derived(
+		scaleBand(
+			given.map((each) => String(each.players)),
+			[0, WIDTH]
+		).padding(0.18)
+	);
+	const y = $derived(
+		scaleLinear([0, max(given, ({ turns }) => turns.mean) ?? 1], [0, HEIGHT - FOOT - 20])
+	);
+	const chosen = $derived(given.find((each) => each.players === players));
+	const words = ({ turns, waitShare, longestWaitSeconds }: Given) =>
+		w(
+			`${Math.round(turns.mean)} turns each · waits ${percent(waitShare)}, up to ${Math.round(longestWaitSeconds)} s at a stretch`
+		);
+</script>
+
+<p class="chosen" role="status">
+	<strong>{players} {w('players')}</strong>
+	{chosen ? words(chosen) : w('do not fill the spots')}
+</p>
+<svg viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
+	<defs>
+		<pattern
+			id="chart-wait"
+			width="6"
+			height="6"
+			patternUnits="userSpaceOnUse"
+			patternTransform="rotate(45)"
+		>
+			<rect width="6" height="6" fill="#fff" />
+			<rect width="2.4" height="6" fill="var(--wait)" />
+		</pattern>
+	</defs>
+	{#each given as each (each.players)}
+		{@const left = x(String(each.players)) ?? 0}
+		{@const height = y(each.turns.mean)}
+		{@const top = HEIGHT - FOOT - height}
+		{@const wait = height * each.waitShare}
+		<g class:on={each.players === players}>
+			<rect class="turns" x={left} y={top} width={x.bandwidth()} {height} />
+			<rect fill="url(#chart-wait)" x={left} y={top} width={x.bandwidth()} height={wait} />
+			<rect class="frame" x={left} y={top} width={x.bandwidth()} {height} />
+			<text class="value" x={left + x.bandwidth() / 2} y={top - 5}
+				>{Math.round(each.turns.mean)}</text
+			>
+			<text x={left + x.bandwidth() / 2} y={HEIGHT - FOOT + 16}>{each.players}</text>
+			{#if marked.includes(each.players)}
+				<path class="here" d="M{left + x.bandwidth() / 2} {HEIGHT - FOOT + 20}l5 9h-10z" />
+			{/if}
+		</g>
+	{/each}
+</svg>
+<input
+	type="range"
+	min={given[0]?.players ?? 1}
+	max={given.at(-1)?.players ?? 1}
+	value={players}
+	aria-label={w('Players of a copy')}
+	aria-valuetext="{players} {w('players')}: {chosen ? words(chosen) : ''}"
+	oninput={(event) => onchoose(event.currentTarget.valueAsNumber)}
+/>
+<details>
+	<summary>As a table</summary>
+	<table>
+		<thead>
+			<tr>
+				<th scope="col">{w('Players')}</th>
+				<th scope="col">{w('Turns')}</th>
+				<th scope="col">least to most</th>
+				<th scope="col">waits</th>
+				<th scope="col">longest wait</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each given as each (each.players)}
+				<tr class:on={each.players === players}>
+					<td>{each.players}{marked.includes(each.players) ? ' · here today' : ''}</td>
+					<td>{each.turns.mean.toFixed(1)}</td>
+					<td>{each.turns.min} to {each.turns.max}</td>
+					<td>{percent(each.waitShare)}</td>
+					<td>{Math.round(each.longestWaitSeconds)} s</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</details>
+
+<style>
+	.chosen {
+		font-size: 14px;
+		min-height: 22px;
+	}
+	svg {
+		display: block;
+		width: 100%;
+	}
+	.turns {
+		fill: var(--action);
+	}
+	.frame {
+		fill: none;
+		stroke: var(--ink);
+	}
+	g:not(.on) {
+		opacity: 0.62;
+	}
+	text {
+		font-size: 13px;
+		text-anchor: middle;
+		fill: var(--ink);
+	}
+	.value,
+	.on text {
+		font-weight: 750;
+	}
+	.here {
+		fill: var(--ink);
+	}
+	input {
+		width: 100%;
+		accent-color: var(--action);
+		height: 28px;
+	}
+	summary {
+		cursor: pointer;
+		font-weight: 600;
+		font-size: 13px;
+		color: var(--action);
+		padding: 4px 0;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th,
+	td {
+		text-align: right;
+		font-size: 13px;
+		padding: 3px 0 3px 10px;
+		border-bottom: 1px solid var(--rule);
+	}
+	th {
+		font-weight: 700;
+	}
+	th:first-child,
+	td:first-child {
+		text-align: left;
+		padding-left: 0;
+	}
+	tr.on td {
+		font-weight: 750;
+	}
+</style>

@@ -1,0 +1,65 @@
+import { resolveDrill, simulate } from '$core/drill';
+import type { Drill } from '$core/model/drill';
+
+/** What one player of one copy gets with a number of players, in a stretch of minutes. */
+export interface Given {
+	players: number;
+	/** Turns each: least, mean and most. */
+	turns: { min: number; mean: number; max: number };
+	/** Share of the time spent waiting. */
+	waitShare: number;
+	longestWaitSeconds: number;
+}
+
+/** How one copy of a drill is to be asked about. */
+export interface Asked {
+	rung?: string;
+	minutes: number;
+	/** Adults who may hold spots. */
+	adults: number;
+}
+
+/** What a drill gives with so many players; null where it does not run with them. */
+export function givenWith(drill: Drill, players: number, asked: Asked): Given | null {
+	const { rung, minutes, adults } = asked;
+	const run = simulate({ drill, players, minutes, adults, ...(rung && { rung }) });
+	if (!run.ok) return null;
+	const { reps, share, perPlayer } = run.value;
+	return {
+		players,
+		turns: reps,
+		waitShare: share.wait,
+		longestWaitSeconds: Math.max(0, ...perPlayer.map((each) => each.longestWaitSeconds))
+	};
+}
+
+/** What a drill gives with every number of players that one copy takes. */
+export function givenByPlayers(drill: Drill, asked: Asked): Given[] {
+	const resolved = resolveDrill(drill, asked.rung);
+	const { min, max } = resolved.ok ? resolved.value.group : drill.group;
+	const counts = Array.from({ length: max - min + 1 }, (_, index) => min + index);
+	return counts.flatMap((players) => givenWith(drill, players, asked) ?? []);
+}
+
+/** A rung beside the drill itself: what its numbers are, and by how much they differ. */
+export interface RungNumbers {
+	id: string | undefined;
+	name: string;
+	change: string;
+	given: Given | null;
+}
+
+/** The drill and each of its rungs with the same number of players, or the nearest that a rung takes. */
+export function ladderNumbers(
+	drill: Drill,
+	players: number,
+	asked: Omit<Asked, 'rung'>
+): RungNumbers[] {
+	const steps = [{ id: undefined, name: drill.name, change: 'as it is' }, ...drill.rungs];
+	return steps.map(({ id, name, change }) => {
+		const resolved = resolveDrill(drill, id);
+		const { min, max } = resolved.ok ? resolved.value.group : drill.group;
+		const count = Math.min(max, Math.max(min, players));
+		return { id, name, change, given: givenWith(drill, count, { ...asked, rung: id }) };
+	});
+}

@@ -1,0 +1,133 @@
+import type { Drill } from '$core/model/drill';
+import type { DrillFacts } from '$core/shelf';
+import type { Queryable } from '../database';
+
+/** A revision of a drill, the newest where none is named; undefined where the team has none. */
+export async function findDrill(
+	db: Queryable,
+	teamId: string,
+	id: string,
+	revision?: number
+): Promise<Drill | undefined> {
+	const { rows } = await db.query<{ body: Drill }>(
+		`select body from drill_revision where team_id = $1 and drill_id = $2
+			and ($3::int is null or revision = $3::int) order by revision desc limit 1`,
+		[teamId, id, revision ?? null]
+	);
+	return rows[0]?.body;
+}
+
+/** A revision of a drill in a list. */
+export interface RevisionLine {
+	revision: number;
+	/** Day that it was made on. */
+	day: string;
+}
+
+/** The revisions of a drill, the newest first. */
+export async function listRevisions(
+	db: Queryable,
+	teamId: string,
+	id: string
+): Promise<RevisionLine[]> {
+	const { rows } = await db.query<RevisionLine>(
+		`select revision, made_at::date::text as day from drill_revision
+		 where team_id = $1 and drill_id = $2 order by revision desc`,
+		[teamId, id]
+	);
+	return rows;
+}
+
+/** Adds a revision of a drill behind the newest; gives its number. */
+export async function insertRevision(tx: Queryable, teamId: string, drill: Drill): Promise<number> {
+	const { rows } = await tx.query<{ revision: number }>(
+		`select coalesce(max(revision), 0)::int + 1 as revision from drill_revision
+		 where team_id = $1 and drill_id = $2`,
+		[teamId, drill.id]
+	);
+	const [{ revision }] = rows;
+	await tx.query(
+		'insert into drill_revision (team_id, drill_id, revision, body) values ($1, $2, $3, $4::jsonb)',
+		[teamId, drill.id, revision, JSON.stringify({ ...drill, revision })]
+	);
+	return revision;
+}
+
+/** Where a drill was used: a practice, its day, and what it gave there. */
+export interface DrillUse {
+	practice: string;
+	date: string;
+	isDone: boolean;
+	players: number;
+	/** Turns of one player at the mean. */
+	turns: number;
+	/** Minutes of one player at the mean. */
+	minutes: number;
+	rungs: string[];
+}
+
+/** Where a drill was used, the newest first. Skills share the time of a drill: the largest stands for it. */
+export async function listUses(db: Queryable, teamId: string, id: string): Promise<DrillUse[]> {
+	const { rows } = await db.query<DrillUse>(
+		`select practice_id as practice, date::text as date, bool_or(is_done) as "isDone",
+			count(distinct player_id)::int as players, avg(turns)::float as turns,
+			avg(seconds)::float / 60 as minutes,
+			coalesce(array_agg(distinct rung) filter (where rung is not null), '{}') as rungs
+		 from (select practice_id, date, player_id, state = 'done' as is_done, max(rung) as rung,
+				max(turns) as turns, sum(seconds) as seconds
+			from ledger where team_id = $1 and drill_id = $2
+				and (state = 'done' or not exists (select 1 from ledger d where d.team_id = ledger.team_id
+					and d.practice_id = ledger.practice_id and d.state = 'done'))
+			group by practice_id, date, player_id, state) as own
+		 group by practice_id, date order by date desc limit 30`,
+		[teamId, id]
+	);
+	return rows;
+}
+
+/** A drill of a search: what lists need of it, when it was used, and how well its words suit. */
+export interface FoundDrill {
+	facts: DrillFacts;
+	rank: number;
+	lastUsed: string | null;
+	/** Practices of the team since it was used last; all of them where it never was. */
+	unusedFor: number;
+}
+
+/** What a search is typed as: every word, or the beginning of one, must be there. */
+const queryOf = (words: string): string | null => {
+	const parts = words.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+	return parts.length > 0 ? parts.map((part) => `${part}:*`).join(' & ') : null;
+};
+
+/**
+ * The newest revisions of a team's drills whose texts have every word; all of them without words. The
+ * best suited first, then by name.
+ */
+export async function searchDrills(
+	db: Queryable,
+	teamId: string,
+	words: string
+): Promise<FoundDrill[]> {
+	const { rows } = await db.query<FoundDrill>(
+		`with newest as (
+			select drill_id, max(revision) as revision from drill_revision where team_id = $1 group by drill_id
+		), held as (
+			select drill_id, max(date) as last from ledger where team_id = $1 group by drill_id
+		), days as (
+			select date from practice where team_id = $1 and not archived
+		), since as (
+			select h.drill_id, h.last, (select count(*)::int from days where date > h.last) as practices from held h
+		)
+		select d.facts, coalesce(s.practices, (select count(*)::int from days)) as "unusedFor",
+			s.last::text as "lastUsed",
+			case when $2::text is null then 0 else ts_rank(d.words, to_tsquery('simple', $2))::float end as rank
+		 from drill_revision d
+			join newest n on n.drill_id = d.drill_id and n.revision = d.revision
+			left join since s on s.drill_id = d.drill_id
+		 where d.team_id = $1 and ($2::text is null or d.words @@ to_tsquery('simple', $2))
+		 order by rank desc, d.facts ->> 'name', d.drill_id`,
+		[teamId, queryOf(words)]
+	);
+	return rows;
+}

@@ -1,0 +1,78 @@
+import type { Surroundings } from '$core/model/bundle';
+import type { Drill } from '$core/model/drill';
+import type { Practice } from '$core/model/practice';
+import type { Queryable } from '../database';
+import {
+	findDrill,
+	listRevisions,
+	listUses,
+	type DrillUse,
+	type RevisionLine
+} from '../repositories/drills';
+import { findPractice, nextPracticeId } from '../repositories/practices';
+import { loadSurroundings } from '../repositories/surroundings';
+
+/** What there is to run a drill with: the next practice, or the whole team where none is planned. */
+export interface Here {
+	practice: Practice;
+	surroundings: Surroundings;
+	isPlanned: boolean;
+}
+
+/** The next practice of a team with what it is built from; of the drills only those that are `kept`. */
+export async function loadHere(
+	db: Queryable,
+	teamId: string,
+	{ today, kept }: { today: string; kept: (drill: Drill) => boolean }
+): Promise<Here | undefined> {
+	const next = await nextPracticeId(db, teamId, today);
+	const stored = next === undefined ? undefined : await findPractice(db, teamId, next);
+	const { date = today, groundId } = stored?.practice ?? {};
+	const surroundings = await loadSurroundings(db, teamId, date, groundId);
+	if (!surroundings) return undefined;
+	const { team, season, players, adults, ground } = surroundings;
+	const practice: Practice = stored?.practice ?? {
+		format: 'fieldplan/practice@1',
+		id: 'none',
+		teamId: team.id,
+		seasonId: season.id,
+		date,
+		start: '18:00',
+		timeZone: team.timeZone,
+		minutes: 90,
+		place: ground.name,
+		expected: players.map(({ id }) => id),
+		adults: adults.map(({ id }) => id),
+		periods: []
+	};
+	return {
+		practice: { ...practice, periods: [] },
+		surroundings: { ...surroundings, drills: surroundings.drills.filter(kept) },
+		isPlanned: stored !== undefined
+	};
+}
+
+/** What the page of a drill is drawn from. */
+export interface DrillPage {
+	drill: Drill;
+	revisions: RevisionLine[];
+	uses: DrillUse[];
+	here: Here;
+}
+
+/** A drill at a revision (the newest where none is named) with where it was used and what there is for it. */
+export async function loadDrillPage(
+	db: Queryable,
+	teamId: string,
+	{ id, revision, today }: { id: string; revision?: number; today: string }
+): Promise<DrillPage | undefined> {
+	const drill = await findDrill(db, teamId, id, revision);
+	const here = drill && (await loadHere(db, teamId, { today, kept: () => false }));
+	if (!drill || !here) return undefined;
+	return {
+		drill,
+		revisions: await listRevisions(db, teamId, id),
+		uses: await listUses(db, teamId, id),
+		here: { ...here, surroundings: { ...here.surroundings, drills: [drill] } }
+	};
+}

@@ -1,0 +1,90 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { demoDb } from '../../../../tests/support/database';
+import type { Here } from '$core/shelf';
+import type { Db } from '../database';
+import { findDrill, insertRevision, listRevisions, listUses } from '../repositories/drills';
+import { loadSurroundings } from '../repositories/surroundings';
+import { loadDrillPage, loadHere } from './drillPage';
+import { searchShelf } from './searchShelf';
+
+const teamId = 'saltmarsh';
+const today = '2027-04-06';
+
+let db: Db;
+let here: Here;
+beforeEach(async () => {
+	db = await demoDb();
+	const around = await loadSurroundings(db, teamId, today);
+	if (!around) throw new Error('no team');
+	here = { players: 22, adults: 5, zones: around.ground.zones, kit: around.kit };
+});
+async function found(words: string, filter: object = {}) {
+	const page = await searchShelf(db, teamId, { words, filter, here });
+	if (!page.ok) throw new Error(page.failure.message);
+	return page.value;
+}
+
+describe('the shelf', () => {
+	test('is searched by the beginnings of words in any text, the name first', async () => {
+		expect((await found('')).found).toBe(20);
+		const { lines } = await found('rebound');
+		expect(lines[0].drill.id).toBe('rebound-rally');
+		expect((await found('REBOUND ral')).lines.map(({ drill }) => drill.id)).toEqual([
+			'rebound-rally'
+		]);
+		expect((await found("'; drop table & | ! :*")).found).toBeGreaterThanOrEqual(0);
+		expect((await found('zebra')).found).toBe(0);
+	});
+
+	test('knows when a drill was used, and for how many practices it was not', async () => {
+		const { lines } = await found('');
+		const never = lines.find(({ lastUsed }) => lastUsed === null);
+		if (never) expect(never.unusedFor).toBe(11);
+		const tide = lines.find(({ drill }) => drill.id === 'tide-lines');
+		expect(tide).toMatchObject({ lastUsed: today, unusedFor: 0 });
+		const rested = await found('', { unused: 3 });
+		expect(rested.lines.every(({ unusedFor }) => unusedFor >= 3)).toBe(true);
+	});
+
+	test('puts what can run here first, and says what keeps the others', async () => {
+		here = { ...here, players: 10 };
+		const { lines, fitting } = await found('');
+		expect(fitting).toBeLessThan(20);
+		expect(lines.findIndex(({ obstacles }) => obstacles.length > 0)).toBe(fitting);
+		expect(lines.at(-1)?.obstacles[0]).toMatchObject({ what: 'players', has: 10 });
+	});
+
+	test('refuses a filter that is none, with its place', async () => {
+		const page = await searchShelf(db, teamId, { words: '', filter: { effort: 99 }, here });
+		expect(page).toMatchObject({ failure: { path: 'effort' } });
+	});
+});
+
+describe('a drill’s page', () => {
+	test('has the newest revision, or the one asked for, and where it was used', async () => {
+		const drill = await findDrill(db, teamId, 'tide-lines');
+		if (!drill) throw new Error('no drill');
+		expect(await insertRevision(db, teamId, { ...drill, name: 'Tide lines, longer' })).toBe(2);
+		const page = await loadDrillPage(db, teamId, { id: 'tide-lines', today });
+		expect(page?.drill).toMatchObject({ name: 'Tide lines, longer', revision: 2 });
+		expect(page?.revisions.map(({ revision }) => revision)).toEqual([2, 1]);
+		const old = await loadDrillPage(db, teamId, { id: 'tide-lines', revision: 1, today });
+		expect(old?.drill.name).toBe('Tide lines');
+		expect(await listRevisions(db, 'other', 'tide-lines')).toEqual([]);
+		const uses = await listUses(db, teamId, 'tide-lines');
+		expect(uses[0]).toMatchObject({ practice: today, isDone: false });
+		expect(uses.slice(1).every(({ isDone }) => isDone)).toBe(true);
+		expect(uses[1].turns).toBeGreaterThan(0);
+		expect((await found('longer')).lines[0].drill.revision).toBe(2);
+	});
+
+	test('takes the next practice for what there is, and the whole team where none is planned', async () => {
+		const next = await loadHere(db, teamId, { today, kept: () => false });
+		expect(next).toMatchObject({ isPlanned: true, practice: { date: today } });
+		expect(next?.practice.expected).toHaveLength(22);
+		const later = await loadHere(db, teamId, { today: '2027-12-01', kept: () => true });
+		expect(later).toMatchObject({ isPlanned: false });
+		expect(later?.practice.expected).toHaveLength(24);
+		expect(later?.surroundings.drills).toHaveLength(20);
+	});
+});

@@ -1,0 +1,152 @@
+<script lang="ts">
+	import { Select, SelectItem } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { toContext, sizeHere } from '$core/practice';
+	import DrillRun from '$lib/components/drill/DrillRun.svelte';
+	import DrillWords from '$lib/components/drill/DrillWords.svelte';
+	import Ladder from '$lib/components/drill/Ladder.svelte';
+	import { givenByPlayers } from '$lib/components/drill/numbers';
+	import TurnsChart from '$lib/components/drill/TurnsChart.svelte';
+	import Uses from '$lib/components/drill/Uses.svelte';
+	import Page from '$lib/components/page/Page.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
+	import { EMPTY_PERIOD, fitOf } from '$lib/components/shelf/fits';
+	import type { PageData } from './$types';
+
+	let { data }: { data: PageData } = $props();
+
+	const w = useWording();
+	const MINUTES = 12;
+	const { drill } = $derived(data);
+	let rung = $state('');
+	let feeds = $state(true);
+	let chosen: number | null = $state(null);
+
+	const context = $derived(toContext(data.here.surroundings));
+	const plan = $derived({ practice: data.here.practice, context });
+	const here = $derived(plan.practice.expected.length);
+	/** Adults for `either` spots: one a copy where adults feed. */
+	const adults = $derived(feeds ? 1 + drill.coaches.ideal : drill.coaches.min);
+	const canFeed = $derived(drill.spots.some(({ by }) => by === 'either'));
+	const asked = $derived({
+		minutes: MINUTES,
+		adults: feeds && canFeed ? 1 : 0,
+		...(rung && rung !== 'climb' && { rung })
+	});
+	const given = $derived(givenByPlayers(drill, asked));
+	const fit = $derived(fitOf(plan, drill, MINUTES));
+	const marked = $derived.by(() => {
+		const sized = sizeHere(plan, {
+			period: EMPTY_PERIOD,
+			drill,
+			players: here,
+			minutes: MINUTES,
+			beside: []
+		});
+		if (!sized.ok) return [];
+		const { options, best } = sized.value.output;
+		return best === null ? [] : [...new Set(options[best].sizes)];
+	});
+	const least = $derived(given[0]?.players ?? drill.group.min);
+	const most = $derived(given.at(-1)?.players ?? drill.group.max);
+	const players = $derived(
+		Math.min(most, Math.max(least, chosen ?? marked[0] ?? untrack(() => drill.group.ideal)))
+	);
+	const climb = $derived(
+		rung === 'climb'
+			? [undefined, ...drill.rungs.map(({ id }) => id)].map((id) => ({
+					minutes: MINUTES / (drill.rungs.length + 1),
+					...(id && { rung: id })
+				}))
+			: [{ minutes: MINUTES, ...(rung && { rung }) }]
+	);
+	const runPlayers = $derived(
+		rung === 'climb'
+			? Math.max(players, ...drill.rungs.map(({ set }) => set?.group?.min ?? 0))
+			: players
+	);
+</script>
+
+<Page
+	team={data.team}
+	current="drills"
+	title={drill.name}
+	heading={drill.name}
+	intro={drill.summary}
+>
+	{#snippet ways()}
+		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
+	{/snippet}
+	<div class="columns">
+		<div>
+			<div class="choices">
+				<Select id="rung" size="sm" labelText={w('Rung')} bind:selected={rung}>
+					<SelectItem value="" text={w('The drill itself')} />
+					{#each drill.rungs as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+					{#if drill.rungs.length > 0}
+						<SelectItem value="climb" text={w('Climb through all rungs')} />
+					{/if}
+				</Select>
+				{#if canFeed}
+					<label><input type="checkbox" bind:checked={feeds} /> {w('an adult feeds')}</label>
+				{/if}
+			</div>
+			<DrillRun {drill} players={runPlayers} {climb} {adults} />
+		</div>
+		<div>
+			<p class="fit">
+				<strong>{w(`For ${here} players here`)}</strong>
+				{w(fit.words)}
+			</p>
+			<TurnsChart {given} {players} {marked} onchoose={(count) => (chosen = count)} />
+			<Ladder {drill} {players} minutes={MINUTES} adults={asked.adults} />
+		</div>
+	</div>
+	<div class="columns words">
+		<div><DrillWords {drill} /></div>
+		<Uses team={data.team.id} {drill} uses={data.uses} revisions={data.revisions} />
+	</div>
+</Page>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+		gap: 30px;
+		align-items: start;
+	}
+	.words {
+		padding-top: 22px;
+	}
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 20px;
+		align-items: end;
+		padding-bottom: 10px;
+	}
+	.choices label {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		font-size: 14px;
+		min-height: 32px;
+	}
+	input[type='checkbox'] {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--action);
+	}
+	.fit {
+		font-size: 15px;
+		line-height: 1.4;
+		padding-bottom: 8px;
+		border-bottom: 1px solid var(--ink);
+		margin-bottom: 8px;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>
