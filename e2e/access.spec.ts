@@ -39,6 +39,9 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 		'/saltmarsh/ground',
 		async (page) => page.getByRole('button', { name: /^Zone Strip,/ }).click()
 	],
+	['shelf', '/saltmarsh/drills', async () => {}],
+	['a drill', '/saltmarsh/drills/channel-duel', async () => {}],
+	['a drill of many', '/skerryside/drills/bag-and-chase', async () => {}],
 	['kit', '/saltmarsh/kit', async () => {}],
 	['words', '/saltmarsh/words', async () => {}],
 	['limits', '/saltmarsh/limits', async () => {}],
@@ -89,7 +92,7 @@ for (const width of [1280, 390])
 		page,
 		server
 	}) => {
-		test.setTimeout(240_000);
+		test.setTimeout(300_000);
 		await page.setViewportSize({ width, height: 844 });
 		for (const [name, path, reach] of screens)
 			await test.step(name, async () => {

@@ -14,7 +14,8 @@ const OWN: readonly string[] = [
 const IDS: Readonly<Record<string, string>> = {
 	practice: '2027-04-06',
 	person: 'p06',
-	ground: team.grounds[0].id
+	ground: team.grounds[0].id,
+	drill: 'channel-duel'
 };
 const OTHER = 'skerryside';
 
@@ -25,7 +26,7 @@ const pathOf = (route: string) =>
 test('nothing of one team is seen under another, on any route', async ({ server }) => {
 	expect(routes.length).toBeGreaterThan(15);
 	for (const route of routes) {
-		const hasId = /\/\[(practice|person|ground)\]/.test(route);
+		const hasId = /\/\[(practice|person|ground|drill)\]/.test(route);
 		const response = await fetch(`${server.url}${pathOf(route)}`);
 		// Routes that only take changes answer 405 to a look.
 		if (hasId) expect([route, [404, 405].includes(response.status)]).toEqual([route, true]);

@@ -64,7 +64,7 @@ test('halves of groups meet a new half at every station', async ({ page }) => {
 	await select(page, 'Channel duel');
 	await page.keyboard.press('r');
 	const dialog = page.getByRole('dialog');
-	await expect(dialog.getByText(/The longest way between two stations is \d+ m/)).toBeVisible();
+	await expect(dialog.getByText(/The longest way between two stations is\s+\d+ m/)).toBeVisible();
 	await dialog.getByText('Halves of the groups meet').click();
 	await expect(dialog.getByText('No two halves meet twice.')).toBeVisible();
 	await expect(dialog.locator('tbody td').first().locator('svg')).toHaveCount(2);

@@ -43,7 +43,7 @@ test('a practice is kept as a template, and a new one starts with it', async ({ 
 	await page.getByRole('button', { name: 'Keep as a template' }).click();
 	await expect(page.getByText('is the name of another template')).toBeVisible();
 
-	await page.getByRole('link', { name: 'Practices' }).click();
+	await page.getByRole('link', { name: 'Practices' }).first().click();
 	await page.getByRole('link', { name: 'New practice' }).click();
 	await page.getByRole('link', { name: 'Stations and a game' }).click();
 	await expect(page.getByRole('heading', { name: 'Stations and a game' })).toBeVisible();

@@ -1,0 +1,38 @@
+import { expect, open, test } from './fixtures';
+
+test('a drill is found by words and filters, and its page runs it', async ({ page, server }) => {
+	await open(page, `${server.url}/saltmarsh/drills`);
+	await expect(page.getByText('20 of 20 drills can run on Tuesday 6 April')).toBeVisible();
+	// The choice says how many it leaves.
+	const receiving = page.getByLabel('Skill').getByRole('option', { name: /^Receiving/ });
+	const count = /\((\d+)\)/.exec(await receiving.innerText())?.[1];
+	await page.getByLabel('Skill').selectOption('receiving');
+	await expect(page.getByText(`${count} of ${count} drills can run`)).toBeVisible();
+	await page.getByLabel('Words').fill('rebound');
+	await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Rebound rally');
+	await expect(page.getByText(/11 copies would give \d+ turns: more rebound board/)).toBeVisible();
+	await page.getByLabel('Words').fill('zebra');
+	await expect(page.getByText('No drill is so.')).toBeVisible();
+	await page.getByRole('link', { name: 'Show all drills' }).click();
+	await page.getByRole('link', { name: 'Channel duel' }).click();
+
+	await expect(page.getByRole('heading', { name: 'Channel duel', level: 1 })).toBeVisible();
+	await expect(page.getByText(/For 22 players here 4 copies of 6 or 5/)).toBeVisible();
+	const clock = page.getByRole('slider', { name: 'Second of the run' });
+	const before = await clock.inputValue();
+	await page.getByRole('button', { name: 'On a turn' }).click();
+	expect(Number(await clock.inputValue())).toBeGreaterThan(Number(before));
+	await page.getByRole('button', { name: 'Play' }).click();
+	await expect
+		.poll(async () => Number(await clock.inputValue()))
+		.toBeGreaterThan(Number(before) + 16);
+	await page.getByRole('button', { name: 'Stop' }).click();
+	await page.getByRole('slider', { name: 'Players of a copy' }).press('ArrowRight');
+	await expect(page.getByRole('img', { name: /^Channel duel, 7 players/ })).toBeVisible();
+	await page.getByText('As a table').click();
+	await expect(page.getByRole('row').filter({ hasText: 'here today' })).toHaveCount(2);
+	await page.getByLabel('Rung').selectOption({ label: 'Climb through all rungs' });
+	await expect(page.getByText('It does not run')).toBeHidden();
+	await page.getByRole('link', { name: 'Thursday 1 April' }).click();
+	await expect(page.getByRole('heading', { name: 'Thursday 1 April' })).toBeVisible();
+});
