@@ -41,6 +41,7 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	],
 	['shelf', '/saltmarsh/drills', async () => {}],
 	['a drill', '/saltmarsh/drills/channel-duel', async () => {}],
+	['drills as files', '/saltmarsh/drills/files', async () => {}],
 	['a drill of many', '/skerryside/drills/bag-and-chase', async () => {}],
 	['kit', '/saltmarsh/kit', async () => {}],
 	['words', '/saltmarsh/words', async () => {}],

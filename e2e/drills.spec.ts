@@ -1,4 +1,12 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, open, test } from './fixtures';
+
+/** The text of a file that pressing something saves. */
+async function savedBy(page: Page, press: () => Promise<void>): Promise<string> {
+	const [download] = await Promise.all([page.waitForEvent('download'), press()]);
+	return readFileSync(await download.path(), 'utf8');
+}
 
 test('a drill is found by words and filters, and its page runs it', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/drills`);
@@ -35,4 +43,44 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await expect(page.getByText('It does not run')).toBeHidden();
 	await page.getByRole('link', { name: 'Thursday 1 April' }).click();
 	await expect(page.getByRole('heading', { name: 'Thursday 1 April' })).toBeVisible();
+});
+
+test('drills go out as files and a drawing, and come in after what clashes is decided', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/drills/channel-duel`);
+	const svg = await savedBy(page, () =>
+		page.getByRole('button', { name: 'Save the drawing as SVG' }).click()
+	);
+	expect(svg).toContain('xmlns="http://www.w3.org/2000/svg"');
+	expect(svg).not.toContain('var(--');
+	const text = await savedBy(page, () =>
+		page.getByRole('link', { name: 'The drill as a file' }).click()
+	);
+	const drill = JSON.parse(text);
+	const file = (value: unknown) => ({
+		name: 'drill.json',
+		mimeType: 'application/json',
+		buffer: Buffer.from(JSON.stringify(value))
+	});
+	await open(page, `${server.url}/saltmarsh/drills/files`);
+	const input = page.getByLabel('A drill, or a zip of drills');
+	const look = page.getByRole('button', { name: 'Look at the file' });
+	await input.setInputFiles(file({ ...drill, effort: 99 }));
+	await look.click();
+	await expect(page.getByText('drill.json: effort must be <= 10')).toBeVisible();
+	await input.setInputFiles(file(drill));
+	await look.click();
+	await expect(page.getByText('channel-duel is here already, the same')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Take the drills in' })).toBeHidden();
+	await input.setInputFiles(file({ ...drill, name: 'Channel duel, wider' }));
+	await look.click();
+	await page
+		.getByLabel('What becomes of Channel duel, wider')
+		.selectOption('take it as a new revision');
+	await page.getByRole('button', { name: 'Take the drills in' }).click();
+	await page.getByRole('link', { name: 'Channel duel, wider' }).click();
+	await page.getByRole('link', { name: '1', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
 });

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../tests/support/demo';
 import { check } from './checks';
 import { playerSystem, resolveDrill, simulate } from './drill';
-import type { Drill } from './model/drill';
+import type { TSchema } from 'typebox';
+import { Drill as DrillSchema, type Drill } from './model/drill';
 import { evaluate } from './practice';
 
 /** How a drill's players go round, whatever its spots are called. */
@@ -35,6 +36,35 @@ describe('the demo', () => {
 		expect(runs.filter((run, index) => runs.indexOf(run) !== index)).toEqual([]);
 		expect(new Set(all.map(shapeOf)).size).toBeGreaterThanOrEqual(12);
 		expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+	});
+
+	test('uses every optional field of the format somewhere', () => {
+		const used = new Set<string>();
+		function look(value: unknown, path: string) {
+			if (Array.isArray(value)) for (const each of value) look(each, path);
+			else if (typeof value === 'object' && value !== null)
+				for (const [key, each] of Object.entries(value)) {
+					used.add(`${path}${key}`);
+					if (key !== 'moves') look(each, `${path}${key}.`);
+				}
+		}
+		for (const drill of all) look(drill, '');
+		const optional: string[] = [];
+		function ask(schema: TSchema, path: string) {
+			const inner = 'items' in schema ? (schema.items as TSchema) : schema;
+			const { properties = {}, required = [] } = inner as {
+				properties?: Record<string, TSchema>;
+				required?: string[];
+			};
+			for (const [key, each] of Object.entries(properties)) {
+				if (!required.includes(key)) optional.push(`${path}${key}`);
+				// What a rung sets are the fields of the drill again.
+				if (key !== 'set') ask(each, `${path}${key}.`);
+			}
+		}
+		ask(DrillSchema, '');
+		expect(optional.length).toBeGreaterThan(40);
+		expect(optional.filter((field) => !used.has(field))).toEqual([]);
 	});
 
 	test.each(shelves)('$team has a drill for every skill area', ({ context }) => {

@@ -3,6 +3,7 @@ export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } fro
 export { resolveDrill } from './resolve';
 export { runTurns, type TurnOnGround } from './run';
 export { fewestFirst, simulate } from './simulate';
+export { faultOf } from './soundness';
 export {
 	ClimbStep,
 	SimulateInput,

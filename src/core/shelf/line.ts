@@ -6,9 +6,7 @@ export type DrillFacts = Pick<
 	| 'id'
 	| 'revision'
 	| 'name'
-	| 'summary'
 	| 'family'
-	| 'sports'
 	| 'skills'
 	| 'group'
 	| 'ground'
@@ -18,7 +16,6 @@ export type DrillFacts = Pick<
 	| 'contact'
 	| 'effort'
 	| 'frequency'
-	| 'live'
 >;
 
 /** A drill on the shelf, with when it was used. */

@@ -6,6 +6,7 @@
 	import BibShapes from '../bib/BibShapes.svelte';
 	import Field from '../field/Field.svelte';
 	import Legend from '../field/Legend.svelte';
+	import { saveDrawing } from './saveDrawing';
 	import { useWording } from '../page/wording.svelte';
 
 	/** A drill on its own ground, run by the same simulation that plans with it. */
@@ -22,6 +23,7 @@
 
 	let speed = $state(2);
 	let isPlaying = $state(false);
+	let drawn: HTMLElement | undefined = $state();
 
 	const evaluation = $derived.by(() => {
 		const alone = drillAlone(drill, { players, climb, minutes: MINUTES, adults });
@@ -56,6 +58,10 @@
 
 	const clock = (second: number) =>
 		`${Math.floor(second / 60)}:${String(Math.floor(second % 60)).padStart(2, '0')}`;
+	function save() {
+		const drawing = drawn?.querySelector<SVGSVGElement>('svg.field');
+		if (drawing) saveDrawing(drawing, drill.id);
+	}
 	function step(by: 1 | -1) {
 		isPlaying = false;
 		const next =
@@ -67,7 +73,7 @@
 </script>
 
 <BibShapes />
-<div class="run">
+<div class="run" bind:this={drawn}>
 	{#if played.fault}
 		<p class="fault">{w('It does not run:')} {played.fault.message}.</p>
 	{/if}
@@ -95,6 +101,7 @@
 		>
 	</div>
 	<Legend />
+	<button class="link save" onclick={save}>Save the drawing as SVG</button>
 </div>
 
 <style>
@@ -131,7 +138,10 @@
 		min-width: 44px;
 		text-align: right;
 	}
-	.link {
+	.save {
+		justify-self: start;
+	}
+	.bar .link {
 		min-width: 34px;
 		text-align: center;
 	}

@@ -161,10 +161,10 @@ export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]
 }
 
 /**
- * What a team's practices of a day are built from, on the ground that is named or else the team's first;
- * undefined where the team is not there.
+ * What a team's practices of a day are built from but for its drills, on the ground that is named or else
+ * the team's first; undefined where the team is not there.
  */
-export async function loadSurroundings(
+export async function loadWithoutDrills(
 	db: Queryable,
 	teamId: string,
 	day: string,
@@ -184,7 +184,18 @@ export async function loadSurroundings(
 		adults: people.filter(({ kind }) => kind === 'adult').map(toAdult),
 		ground,
 		kit: usableKit(await listKit(db, teamId)),
-		drills: await listDrills(db, teamId),
+		drills: [],
 		...(limits && { limits })
 	};
+}
+
+/** All that a team's practices of a day are built from, every revision of its drills with it. */
+export async function loadSurroundings(
+	db: Queryable,
+	teamId: string,
+	day: string,
+	groundId?: string
+): Promise<Surroundings | undefined> {
+	const around = await loadWithoutDrills(db, teamId, day, groundId);
+	return around && { ...around, drills: await listDrills(db, teamId) };
 }

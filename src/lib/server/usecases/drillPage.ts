@@ -10,7 +10,7 @@ import {
 	type RevisionLine
 } from '../repositories/drills';
 import { findPractice, nextPracticeId } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadWithoutDrills } from '../repositories/surroundings';
 
 /** What there is to run a drill with: the next practice, or the whole team where none is planned. */
 export interface Here {
@@ -19,16 +19,16 @@ export interface Here {
 	isPlanned: boolean;
 }
 
-/** The next practice of a team with what it is built from; of the drills only those that are `kept`. */
+/** The next practice of a team, without its periods, with what it is built from but for drills. */
 export async function loadHere(
 	db: Queryable,
 	teamId: string,
-	{ today, kept }: { today: string; kept: (drill: Drill) => boolean }
+	today: string
 ): Promise<Here | undefined> {
 	const next = await nextPracticeId(db, teamId, today);
 	const stored = next === undefined ? undefined : await findPractice(db, teamId, next);
 	const { date = today, groundId } = stored?.practice ?? {};
-	const surroundings = await loadSurroundings(db, teamId, date, groundId);
+	const surroundings = await loadWithoutDrills(db, teamId, date, groundId);
 	if (!surroundings) return undefined;
 	const { team, season, players, adults, ground } = surroundings;
 	const practice: Practice = stored?.practice ?? {
@@ -47,7 +47,7 @@ export async function loadHere(
 	};
 	return {
 		practice: { ...practice, periods: [] },
-		surroundings: { ...surroundings, drills: surroundings.drills.filter(kept) },
+		surroundings,
 		isPlanned: stored !== undefined
 	};
 }
@@ -67,7 +67,7 @@ export async function loadDrillPage(
 	{ id, revision, today }: { id: string; revision?: number; today: string }
 ): Promise<DrillPage | undefined> {
 	const drill = await findDrill(db, teamId, id, revision);
-	const here = drill && (await loadHere(db, teamId, { today, kept: () => false }));
+	const here = drill && (await loadHere(db, teamId, today));
 	if (!drill || !here) return undefined;
 	return {
 		drill,

@@ -2,7 +2,13 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import type { Here } from '$core/shelf';
 import type { Db } from '../database';
-import { findDrill, insertRevision, listRevisions, listUses } from '../repositories/drills';
+import {
+	findDrill,
+	findDrills,
+	insertRevision,
+	listRevisions,
+	listUses
+} from '../repositories/drills';
 import { loadSurroundings } from '../repositories/surroundings';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
@@ -79,12 +85,15 @@ describe('a drill’s page', () => {
 	});
 
 	test('takes the next practice for what there is, and the whole team where none is planned', async () => {
-		const next = await loadHere(db, teamId, { today, kept: () => false });
+		const next = await loadHere(db, teamId, today);
 		expect(next).toMatchObject({ isPlanned: true, practice: { date: today } });
 		expect(next?.practice.expected).toHaveLength(22);
-		const later = await loadHere(db, teamId, { today: '2027-12-01', kept: () => true });
+		const later = await loadHere(db, teamId, '2027-12-01');
 		expect(later).toMatchObject({ isPlanned: false });
 		expect(later?.practice.expected).toHaveLength(24);
-		expect(later?.surroundings.drills).toHaveLength(20);
+		expect(later?.surroundings.drills).toEqual([]);
+		const wanted = [{ id: 'tide-lines' }, { id: 'buoy-tag', revision: 1 }, { id: 'ghost' }];
+		const drills = await findDrills(db, teamId, wanted);
+		expect(drills.map(({ id }) => id).sort()).toEqual(['buoy-tag', 'tide-lines']);
 	});
 });

@@ -11,7 +11,8 @@ import {
 } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
 import type { Queryable } from '../database';
-import { searchDrills } from '../repositories/drills';
+import { lastUses, searchDrills } from '../repositories/drills';
+import { listDays } from '../repositories/practices';
 
 /** A line of the shelf with what keeps it from running here. */
 export interface ShelfFinding extends ShelfLine {
@@ -44,7 +45,13 @@ export async function searchShelf(
 	if (!shape.ok) return shape;
 	if (words.length > 200) return fail({ path: 'words', message: 'are longer than 200 letters' });
 	const found = await searchDrills(db, teamId, words);
-	const all = found.map(({ facts, ...rest }): ShelfLine => ({ drill: facts, ...rest }));
+	const uses = await lastUses(db, teamId);
+	const days = (await listDays(db, teamId)).map(({ date }) => date);
+	const all = found.map(({ facts, rank }): ShelfLine => {
+		const lastUsed = uses.get(facts.id) ?? null;
+		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
+		return { drill: facts, rank, lastUsed, unusedFor: since.length };
+	});
 	const lines = filtered(all, shape.value).map((line) => ({
 		...line,
 		obstacles: obstaclesOf(line.drill, here)

@@ -1,10 +1,9 @@
 import { error } from '@sveltejs/kit';
-import type { Surroundings } from '$core/model/bundle';
-import { toShelf } from '$core/practice';
 import { useConfig, useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
+import { findDrills } from '$lib/server/repositories/drills';
 import { loadHere } from '$lib/server/usecases/drillPage';
-import { searchShelf, type ShelfPage } from '$lib/server/usecases/searchShelf';
+import { searchShelf } from '$lib/server/usecases/searchShelf';
 import type { PageServerLoad } from './$types';
 
 /** Parts of the filter in the address: numbers as numbers, empty ones left out. */
@@ -19,19 +18,13 @@ function filterOf(params: URLSearchParams): Record<string, unknown> {
 	);
 }
 
-/** The newest revisions of the drills that are shown. */
-function shownOf({ drills }: Surroundings, { lines }: ShelfPage) {
-	const shown = new Set(lines.map(({ drill }) => drill.id));
-	return toShelf(drills).filter(({ id }) => shown.has(id));
-}
-
 export const load: PageServerLoad = async ({ params, url }) => {
 	const { today } = await useConfig();
 	const db = await useDb();
 	const { id, name, skillAreas } = await requireTeam(db, params.team);
 	const words = url.searchParams.get('words') ?? '';
 	const filter = filterOf(url.searchParams);
-	const around = await loadHere(db, params.team, { today, kept: () => true });
+	const around = await loadHere(db, params.team, today);
 	if (!around) error(404, 'There is no such team.');
 	const { practice, surroundings } = around;
 	const page = await searchShelf(db, params.team, {
@@ -45,6 +38,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		}
 	});
 	if (!page.ok) error(400, `${page.failure.path} ${page.failure.message}`);
+	const shown = page.value.lines.map(({ drill }) => drill);
 	return {
 		team: { id, name, skillAreas },
 		words,
@@ -52,7 +46,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		...page.value,
 		here: {
 			...around,
-			surroundings: { ...surroundings, drills: shownOf(surroundings, page.value) }
+			surroundings: { ...surroundings, drills: await findDrills(db, params.team, shown) }
 		}
 	};
 };

@@ -27,7 +27,7 @@
 		const fitted = data.lines.map((line) => {
 			const drill = byId.get(line.drill.id);
 			const fit = drill && line.obstacles.length === 0 ? fitOf(plan, drill, MINUTES) : null;
-			return { ...line, fit };
+			return { ...line, fit, summary: drill?.summary ?? '' };
 		});
 		if (data.words !== '') return fitted;
 		return fitted.toSorted((a, b) => (b.fit?.score ?? -3) - (a.fit?.score ?? -3));
@@ -72,6 +72,9 @@
 </script>
 
 <Page team={data.team} current="drills" title="Drills" {intro}>
+	{#snippet ways()}
+		<a href="/{data.team.id}/drills/files">{w('Drills as files')}</a>
+	{/snippet}
 	<form
 		bind:this={search}
 		data-sveltekit-keepfocus
@@ -102,7 +105,7 @@
 		{/each}
 	</form>
 	<ul>
-		{#each lines as { drill, fit, obstacles, lastUsed, unusedFor } (drill.id)}
+		{#each lines as { drill, summary, fit, obstacles, lastUsed, unusedFor } (drill.id)}
 			{@const better = fit ? betterWords(fit) : ''}
 			<li class:off={!fit || fit.score < 0}>
 				<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}">{drill.name}</a>
@@ -126,7 +129,7 @@
 							? w('in the last practice')
 							: w(unusedFor === 1 ? '1 practice ago' : `${unusedFor} practices ago`)}</span
 				>
-				<p>{drill.summary}</p>
+				<p>{summary}</p>
 			</li>
 		{:else}
 			<li class="empty">

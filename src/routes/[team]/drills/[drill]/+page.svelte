@@ -75,6 +75,9 @@
 	intro={drill.summary}
 >
 	{#snippet ways()}
+		<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}/file" download="{drill.id}.json"
+			>{w('The drill as a file')}</a
+		>
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
 	<div class="columns">
