@@ -53,28 +53,8 @@ const SHOTS: readonly Shot[] = [
 			await page.getByText('Largest less smallest').waitFor();
 		}
 	},
-	{
-		file: 'rotation',
-		path: BOARD,
-		width: 1280,
-		height: 800,
-		reach: async (page) => {
-			await openFor(page, 'Channel duel', 'Rotation');
-			await page.getByText('Halves of the groups meet').click();
-			await page.getByText('No two halves meet twice.').waitFor();
-		}
-	},
-	{
-		file: 'lineup',
-		path: BOARD,
-		width: 1280,
-		height: 800,
-		reach: async (page) => {
-			await openFor(page, 'Eight a side', 'Line-up');
-			await page.getByRole('button', { name: 'Make a line-up' }).click();
-			await page.getByText('Shift 4').waitFor();
-		}
-	},
+	{ file: 'shelf', path: '/saltmarsh/drills', width: 1280, height: 800 },
+	{ file: 'drill', path: '/saltmarsh/drills/channel-duel', width: 1280, height: 800 },
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
 	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },

@@ -107,7 +107,6 @@
 			type="button"
 			class="zone"
 			class:slip={slips.has(zone.id)}
-			class:none={copies === 0}
 			class:selected={zone.id === editor.selected}
 			style={box(zone)}
 			aria-label={words(zone)}
@@ -118,7 +117,7 @@
 		>
 			{#if named.has(zone.id) || zone.id === editor.selected}
 				<span class="name">{zone.name}</span>
-				{#if copies !== null && copies > 0}<span class="copies">× {copies}</span>{/if}
+				{#if copies !== null}<span class="copies">× {copies}</span>{/if}
 			{/if}
 		</button>
 	{/each}
@@ -200,9 +199,6 @@
 			transparent 0 7px,
 			rgb(200 134 26 / 45%) 7px 9px
 		);
-	}
-	.none .name {
-		opacity: 0.55;
 	}
 	.name {
 		font-weight: 800;
