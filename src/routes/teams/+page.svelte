@@ -1,13 +1,12 @@
 <script lang="ts">
-	import { Button, Modal } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
+	import { Button } from 'carbon-components-svelte';
 	import Page from '$lib/components/page/Page.svelte';
+	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
 
 	let leaving = $state<{ id: string; name: string } | null>(null);
-	let form: HTMLFormElement | undefined = $state();
 	const count = (number: number, one: string, many: string) =>
 		number === 1 ? `1 ${one}` : `${number} ${many}`;
 </script>
@@ -39,28 +38,15 @@
 	</ul>
 </Page>
 
-<form method="POST" action="?/remove" bind:this={form} use:enhance hidden>
-	<input type="hidden" name="team" value={leaving?.id ?? ''} />
-</form>
 {#if leaving}
-	<Modal
-		open
-		danger
-		size="sm"
-		modalHeading="Remove {leaving.name}?"
-		primaryButtonText="Remove the team and all of it"
-		secondaryButtonText="Keep it"
-		on:click:button--secondary={() => (leaving = null)}
-		on:close={() => (leaving = null)}
-		on:submit={() => {
-			form?.requestSubmit();
-			leaving = null;
-		}}
-	>
-		<p>
-			Its squad, drills, practices and what was counted go with it. Under Data it can be kept first.
-		</p>
-	</Modal>
+	<RemoveDialog
+		what={leaving.name}
+		says="Its squad, drills, practices and what was counted go with it. Under Data it can be kept first."
+		field="team"
+		value={leaving.id}
+		button="Remove the team and all of it"
+		onclose={() => (leaving = null)}
+	/>
 {/if}
 
 <style>

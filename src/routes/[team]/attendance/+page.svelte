@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import AttendanceTable from '$lib/components/attendance/AttendanceTable.svelte';
 	import {
 		faultIn,
@@ -69,12 +70,7 @@
 				onsay={(at, set) => (week = saying(week, at, set))}
 			/>
 		{/each}
-		<form
-			method="POST"
-			use:enhance={() =>
-				({ update }) =>
-					update({ reset: false })}
-		>
+		<form method="POST" use:enhance={keepTyped}>
 			<input type="hidden" name="sent" value={sent} />
 			<Button type="submit" disabled={!isChanged}>Save who comes</Button>
 			<p>

@@ -1,11 +1,9 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
 	import { kitColumns, kitRowOf, kitSent, type KitRow } from '$lib/components/kit/rows';
-	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
-	import TypedTable from '$lib/components/table/TypedTable.svelte';
+	import RowsForm from '$lib/components/table/RowsForm.svelte';
 	import { TypedRows } from '$lib/components/table/typedRows.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -19,11 +17,6 @@
 		sent: kitSent,
 		first: 'item'
 	});
-	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
-	const fault = $derived(kit.faultAt(misfit?.path));
-	const where = $derived(
-		fault && `${kit.named.find(({ key }) => key === fault.key)?.item ?? ''}, ${fault.field}:`
-	);
 	/** What drills ask for and nothing here is called. */
 	const missing = $derived(
 		Object.entries(data.asked).filter(([item]) => !kit.rows.some((row) => row.item === item))
@@ -41,24 +34,14 @@
 	{#snippet ways()}
 		<Button size="small" kind="tertiary" on:click={kit.add}>Add a thing</Button>
 	{/snippet}
-	<Outcome
-		{misfit}
-		where={where ?? undefined}
-		saved={!!form && 'saved' in form && !kit.isChanged}
+	<RowsForm
+		table={kit}
+		{columns}
+		answer={form}
+		save="Save the kit"
+		empty="There is no kit yet. Add what you carry to the ground."
+		nameOf={({ item }) => item}
 	/>
-	{#if kit.rows.length === 0}
-		<p class="empty">{w('There is no kit yet. Add what you carry to the ground.')}</p>
-	{:else}
-		<TypedTable
-			rows={kit.rows}
-			{columns}
-			{fault}
-			nameOf={({ item }) => item || 'a new thing'}
-			onchange={kit.change}
-			onadd={kit.add}
-			onremove={kit.remove}
-		/>
-	{/if}
 	{#if missing.length > 0}
 		<h2>{w('Drills ask for these, and there are none')}</h2>
 		<ul>
@@ -70,15 +53,6 @@
 			{/each}
 		</ul>
 	{/if}
-	<form
-		method="POST"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
-		<input type="hidden" name="rows" value={kit.json} />
-		<Button type="submit" disabled={!kit.isChanged}>{w('Save the kit')}</Button>
-	</form>
 </Page>
 
 <style>
@@ -95,12 +69,5 @@
 	li span {
 		color: var(--ink-soft);
 		font-size: 13px;
-	}
-	.empty {
-		font-size: 15px;
-		padding: 20px 0;
-	}
-	form {
-		padding-top: 16px;
 	}
 </style>

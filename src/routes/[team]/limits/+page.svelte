@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button, NumberInput } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -36,13 +37,7 @@
 			</ul>
 		</section>
 	{/if}
-	<form
-		method="POST"
-		action="?/save"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" action="?/save" use:enhance={keepTyped}>
 		<ul>
 			{#each LIMIT_FACTS as fact (fact.key)}
 				<li>

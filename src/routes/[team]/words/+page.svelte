@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import { GLOSSARY, oneAndMany } from '$core/words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -21,12 +22,7 @@
 		misfit={form && 'misfit' in form ? form.misfit : null}
 		saved={!!form && 'saved' in form}
 	/>
-	<form
-		method="POST"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" use:enhance={keepTyped}>
 		<ul>
 			{#each GLOSSARY as { word, says } (word)}
 				<li>

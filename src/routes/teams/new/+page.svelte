@@ -9,6 +9,7 @@
 	} from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -38,12 +39,7 @@
 	intro="It starts with the ground, positions and drills of its sport. All of it can be changed later."
 >
 	<Outcome misfit={form?.misfit} />
-	<form
-		method="POST"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" use:enhance={keepTyped}>
 		<input type="hidden" name="timeZone" value={timeZone} />
 		<div class="fields">
 			<TextInput

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
@@ -25,14 +26,7 @@
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
 	<Outcome {misfit} />
-	<form
-		method="POST"
-		action="?/look"
-		enctype="multipart/form-data"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={keepTyped}>
 		<label class="file">
 			{w('A drill, or a zip of drills')}
 			<input type="file" name="file" accept=".json,.zip,application/json,application/zip" />

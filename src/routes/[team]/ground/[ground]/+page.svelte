@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import { beforeNavigate } from '$app/navigation';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import { compassName, sunOver } from '$core/conditions';
 	import { halfOverlaps } from '$core/ground';
 	import { copiesByFixtures, copiesInZone } from '$core/sizing';
@@ -87,13 +88,7 @@
 		<Button size="small" kind="tertiary" disabled={!editor.canUndo} on:click={() => editor.undo()}
 			>Undo</Button
 		>
-		<form
-			method="POST"
-			action="?/save"
-			use:enhance={() =>
-				({ update }) =>
-					update({ reset: false })}
-		>
+		<form method="POST" action="?/save" use:enhance={keepTyped}>
 			<input type="hidden" name="ground" value={JSON.stringify(editor.ground)} />
 			<Button type="submit" size="small" disabled={!editor.isChanged}>{w('Save the ground')}</Button
 			>

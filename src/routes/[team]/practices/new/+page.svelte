@@ -2,6 +2,7 @@
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
 	import Outcome from '$lib/components/page/Outcome.svelte';
@@ -67,12 +68,7 @@
 		</p>
 	{/if}
 	<Outcome misfit={form?.misfit} />
-	<form
-		method="POST"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" use:enhance={keepTyped}>
 		{#if data.model}
 			<input type="hidden" name={past ? 'from' : 'template'} value={data.model.id} />
 		{/if}

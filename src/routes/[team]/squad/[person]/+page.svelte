@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import type { Restriction } from '$core/model/team';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
+	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import PersonRecord from '$lib/components/squad/PersonRecord.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -16,7 +18,6 @@
 	let note = $derived(data.person.note ?? '');
 	let restrictions: Restriction[] = $derived(data.person.restrictions ?? []);
 	let isLeaving = $state(false);
-	let remover: HTMLFormElement | undefined = $state();
 
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 	const facts = $derived(JSON.stringify({ note, restrictions }));
@@ -52,13 +53,7 @@
 	{/snippet}
 	<Outcome {misfit} saved={!!form && 'saved' in form} />
 	<div class="columns">
-		<form
-			method="POST"
-			action="?/save"
-			use:enhance={() =>
-				({ update }) =>
-					update({ reset: false })}
-		>
+		<form method="POST" action="?/save" use:enhance={keepTyped}>
 			<input type="hidden" name="facts" value={facts} />
 			<TextArea id="note" rows={3} maxlength={2000} labelText="Notes" bind:value={note} />
 			<h2>Kept out of</h2>
@@ -136,21 +131,14 @@
 	</div>
 </Page>
 
-<form method="POST" action="?/remove" bind:this={remover} use:enhance hidden></form>
 {#if isLeaving}
-	<Modal
-		open
-		danger
-		size="sm"
-		modalHeading="Remove {person.name}?"
-		primaryButtonText="Remove for good"
-		secondaryButtonText="Keep"
-		on:click:button--secondary={() => (isLeaving = false)}
-		on:close={() => (isLeaving = false)}
-		on:submit={() => remover?.requestSubmit()}
-	>
-		<p>{w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}</p>
-	</Modal>
+	<RemoveDialog
+		what={person.name}
+		says={w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}
+		field="player"
+		value={person.id}
+		onclose={() => (isLeaving = false)}
+	/>
 {/if}
 
 <style>

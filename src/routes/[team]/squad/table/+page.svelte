@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import { keepTyped } from '$lib/components/page/keepTyped';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 	import { useWording } from '$lib/components/page/wording.svelte';
@@ -25,14 +26,7 @@
 			>{w('Take the squad out as CSV')}</a
 		>, change it in any program for tables, and bring it back. Nothing is stored before you say so.
 	</p>
-	<form
-		method="POST"
-		action="?/look"
-		enctype="multipart/form-data"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={keepTyped}>
 		<label class="file"
 			>CSV file <input type="file" name="file" accept=".csv,.txt,text/csv" /></label
 		>

@@ -1,0 +1,53 @@
+<script lang="ts">
+	import { Modal } from 'carbon-components-svelte';
+	import { enhance } from '$app/forms';
+
+	/** Asks before something is removed for good; the form is sent when the coach says so. */
+	let {
+		what,
+		says,
+		field,
+		value,
+		button = 'Remove for good',
+		onclose
+	}: {
+		/** The name of what goes. */
+		what: string;
+		/** What goes with it. */
+		says: string;
+		/** The field that names it to the action `remove`. */
+		field: string;
+		value: string;
+		button?: string;
+		onclose: () => void;
+	} = $props();
+
+	let form: HTMLFormElement | undefined = $state();
+</script>
+
+<form
+	method="POST"
+	action="?/remove"
+	bind:this={form}
+	hidden
+	use:enhance={() =>
+		async ({ update }) => {
+			await update();
+			onclose();
+		}}
+>
+	<input type="hidden" name={field} {value} />
+</form>
+<Modal
+	open
+	danger
+	size="sm"
+	modalHeading="Remove {what}?"
+	primaryButtonText={button}
+	secondaryButtonText="Keep"
+	on:click:button--secondary={onclose}
+	on:close={onclose}
+	on:submit={() => form?.requestSubmit()}
+>
+	<p>{says}</p>
+</Modal>
