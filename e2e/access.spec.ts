@@ -41,6 +41,8 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	],
 	['shelf', '/saltmarsh/drills', async () => {}],
 	['a drill', '/saltmarsh/drills/channel-duel', async () => {}],
+	['a new drill', '/saltmarsh/drills/new', async () => {}],
+	['a drill that is edited', '/saltmarsh/drills/channel-duel/edit', async () => {}],
 	['drills as files', '/saltmarsh/drills/files', async () => {}],
 	['a drill of many', '/skerryside/drills/bag-and-chase', async () => {}],
 	['kit', '/saltmarsh/kit', async () => {}],

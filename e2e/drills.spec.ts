@@ -84,3 +84,60 @@ test('drills go out as files and a drawing, and come in after what clashes is de
 	await page.getByRole('link', { name: '1', exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
 });
+
+test('a drill is made from nothing in few actions, and runs as it is drawn; it is edited and copied', async ({
+	page,
+	server
+}) => {
+	let actions = 0;
+	const act = async (what: Promise<unknown>) => {
+		actions += 1;
+		await what;
+	};
+	await open(page, `${server.url}/saltmarsh/drills`);
+	await act(page.getByRole('link', { name: 'New drill' }).click());
+	await expect(page.getByText(/It balances\. With 4:/)).toBeVisible();
+	await act(page.getByLabel('Name', { exact: true }).fill('Rope bridge'));
+	await act(page.getByLabel('In a sentence').fill('Across, pass, and round to the back.'));
+	await act(page.getByLabel('Main skill').selectOption('passing'));
+	await act(page.getByRole('button', { name: 'Add a spot' }).click());
+	await act(page.getByLabel('Spot', { exact: true }).nth(2).fill('guard'));
+	await act(page.getByLabel('Role of guard').selectOption('opponent'));
+	await expect(page.getByText(/It does not run yet/)).toBeVisible();
+	await act(page.getByLabel('Least players').fill('3'));
+	await act(page.getByLabel('Least players').press('Enter'));
+	await expect(page.getByText(/It balances/)).toBeVisible();
+	await act(page.getByLabel('Then goes to of work').selectOption('guard'));
+	await expect(
+		page.getByText(/does not run yet:\s+spot "feed" gives 1 a turn and gets back 0/)
+	).toBeVisible();
+	await act(page.getByLabel('Then goes to of guard').selectOption('feed'));
+	await expect(page.getByText(/It balances/)).toBeVisible();
+	await act(page.getByRole('button', { name: /^Spot guard/ }).press('ArrowUp'));
+	await expect(page.getByLabel('y, m of guard')).toHaveValue('4.5');
+	await act(page.getByLabel('A turn lasts').fill('6'));
+	await act(page.getByLabel('A turn lasts').press('Enter'));
+	await act(page.getByLabel('Cues').fill('work: eyes up\nfeed: firm pass'));
+	await act(page.getByRole('button', { name: 'Save the drill' }).click());
+	await expect(page.getByRole('heading', { name: 'Rope bridge', level: 1 })).toBeVisible();
+	expect(actions).toBeLessThanOrEqual(60);
+	await expect(page.getByText('“eyes up”')).toBeVisible();
+	const answer = await page.request.get(`${server.url}/saltmarsh/drills/rope-bridge/file`);
+	const drill = await answer.json();
+	expect(drill).toMatchObject({
+		rotation: { moves: { work: 'guard', guard: 'feed', feed: 'work' } },
+		turn: { workSeconds: 6, headwaySeconds: 10 }
+	});
+
+	await page.getByRole('link', { name: 'Edit' }).click();
+	await page.getByLabel('Name', { exact: true }).fill('Rope bridge, wet');
+	await page.getByRole('button', { name: 'Save the drill' }).click();
+	await expect(page.getByRole('heading', { name: 'Revisions' })).toBeVisible();
+	await page.getByRole('link', { name: 'Copy' }).click();
+	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rope bridge, wet, again');
+
+	await open(page, `${server.url}/saltmarsh/drills/channel-duel`);
+	await page.getByRole('link', { name: 'Make a drill of Recover behind' }).click();
+	await page.getByRole('button', { name: 'Save the drill' }).click();
+	await expect(page.getByRole('heading', { name: 'Channel duel: Recover behind' })).toBeVisible();
+});

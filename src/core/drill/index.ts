@@ -4,6 +4,7 @@ export { resolveDrill } from './resolve';
 export { runTurns, type TurnOnGround } from './run';
 export { fewestFirst, simulate } from './simulate';
 export { faultOf } from './soundness';
+export { blankDrill, drillOfRung } from './drafting';
 export {
 	ClimbStep,
 	SimulateInput,

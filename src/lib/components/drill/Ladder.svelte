@@ -6,11 +6,12 @@
 
 	/** The rungs of a drill: what changes, and what that does to the numbers. */
 	let {
+		team,
 		drill,
 		players,
 		minutes,
 		adults
-	}: { drill: Drill; players: number; minutes: number; adults: number } = $props();
+	}: { team: string; drill: Drill; players: number; minutes: number; adults: number } = $props();
 
 	const w = useWording();
 	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }));
@@ -37,6 +38,12 @@
 				<span>{words(given)}</span>
 				<p>
 					{change}{#if needs.length > 0}, after {needs.map(nameOf).join(' and ')}{/if}
+					<a
+						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(
+							id ?? ''
+						)}"
+						aria-label={w(`Make a drill of ${name}`)}>{w('Make a drill of it')}</a
+					>
 				</p>
 			</li>
 		{/each}
@@ -60,6 +67,11 @@
 	}
 	span {
 		font-size: 13px;
+	}
+	a {
+		font-weight: 600;
+		color: var(--action);
+		margin-left: 6px;
 	}
 	p {
 		grid-column: 1 / -1;

@@ -23,6 +23,12 @@
 		onset: (value: number | undefined) => void;
 	} = $props();
 
+	/** Enter takes the number; it does not send the form around it. */
+	function enter(event: KeyboardEvent & { currentTarget: HTMLInputElement }) {
+		if (event.key !== 'Enter') return;
+		event.preventDefault();
+		set(event.currentTarget);
+	}
 	function set(input: HTMLInputElement) {
 		const typed = input.value.trim().replace(',', '.');
 		const next = typed === '' ? undefined : Number(typed);
@@ -42,6 +48,7 @@
 			aria-invalid={wrong || undefined}
 			value={value ?? ''}
 			onchange={(event) => set(event.currentTarget)}
+			onkeydown={enter}
 		/>
 		{unit}
 	</span>

@@ -9,6 +9,7 @@ import { listTeams } from '../repositories/surroundings';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { createPractice } from './createPractice';
 import { readDemo } from './seedDemo';
+import { slugOf } from './slug';
 import { listSports } from './sports';
 
 /** What a coach says of a new team: enough to plan the first practice. */
@@ -54,13 +55,7 @@ export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
 
 /** An id made of the team's name that no other team has. */
 async function freeId(db: Queryable, name: string): Promise<string> {
-	const stem =
-		name
-			.normalize('NFKD')
-			.toLowerCase()
-			.replace(/[^a-z0-9]+/g, '-')
-			.replace(/^-|-$/g, '')
-			.slice(0, 40) || 'team';
+	const stem = slugOf(name, 'team');
 	const taken = new Set([...(await listTeams(db)).map(({ id }) => id), 'teams', 'data', 'health']);
 	let id = stem;
 	for (let number = 2; taken.has(id); number += 1) id = `${stem}-${number}`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import { toContext } from '$core/practice';
 	import type { Facet } from '$core/shelf';
 	import Page from '$lib/components/page/Page.svelte';
@@ -74,6 +75,7 @@
 <Page team={data.team} current="drills" title="Drills" {intro}>
 	{#snippet ways()}
 		<a href="/{data.team.id}/drills/files">{w('Drills as files')}</a>
+		<Button size="small" href="/{data.team.id}/drills/new">{w('New drill')}</Button>
 	{/snippet}
 	<form
 		bind:this={search}

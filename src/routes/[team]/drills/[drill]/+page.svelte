@@ -18,6 +18,7 @@
 	const w = useWording();
 	const MINUTES = 12;
 	const { drill } = $derived(data);
+	const own = $derived(`/${data.team.id}/drills/${encodeURIComponent(drill.id)}`);
 	let rung = $state('');
 	let feeds = $state(true);
 	let chosen: number | null = $state(null);
@@ -75,9 +76,9 @@
 	intro={drill.summary}
 >
 	{#snippet ways()}
-		<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}/file" download="{drill.id}.json"
-			>{w('The drill as a file')}</a
-		>
+		<a href="{own}/edit">Edit</a>
+		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">Copy</a>
+		<a href="{own}/file" download="{drill.id}.json">{w('The drill as a file')}</a>
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
 	<div class="columns">
@@ -102,7 +103,7 @@
 				{w(fit.words)}
 			</p>
 			<TurnsChart {given} {players} {marked} onchoose={(count) => (chosen = count)} />
-			<Ladder {drill} {players} minutes={MINUTES} adults={asked.adults} />
+			<Ladder team={data.team.id} {drill} {players} minutes={MINUTES} adults={asked.adults} />
 		</div>
 	</div>
 	<div class="columns words">

@@ -1,0 +1,25 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
+import { requireTeam } from '$lib/server/pages';
+import { findDrill } from '$lib/server/repositories/drills';
+import { saveDrill } from '$lib/server/usecases/saveDrill';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const db = await useDb();
+	const { id, name, skillAreas } = await requireTeam(db, params.team);
+	const drill = await findDrill(db, params.team, params.drill);
+	if (!drill) error(404, 'There is no such drill on this shelf.');
+	return { team: { id, name, skillAreas }, drill };
+};
+
+export const actions: Actions = {
+	default: async ({ params: { team: teamId, drill: id }, request }) => {
+		const drill = jsonField(await request.formData(), 'drill');
+		const own = typeof drill === 'object' && drill !== null ? { ...drill, id } : drill;
+		const saved = await saveDrill(await useDb(), { teamId, drill: own, isNew: false });
+		if (!saved.ok) return fail(400, { misfit: saved.failure });
+		redirect(303, `/${encodeURIComponent(teamId)}/drills/${encodeURIComponent(saved.value)}`);
+	}
+};

@@ -1,0 +1,33 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { blankDrill, drillOfRung } from '$core/drill';
+import { useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
+import { requireTeam } from '$lib/server/pages';
+import { findDrill } from '$lib/server/repositories/drills';
+import { saveDrill } from '$lib/server/usecases/saveDrill';
+import type { Actions, PageServerLoad } from './$types';
+
+/** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
+export const load: PageServerLoad = async ({ params, url }) => {
+	const db = await useDb();
+	const { id, name, sport, skillAreas } = await requireTeam(db, params.team);
+	const [from, rung] = [url.searchParams.get('from'), url.searchParams.get('rung')];
+	const team = { id, name, skillAreas };
+	if (from === null)
+		return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
+	const model = await findDrill(db, params.team, from);
+	if (!model) error(404, 'There is no such drill on this shelf.');
+	if (rung === null) return { team, drill: { ...model, name: `${model.name}, again` } };
+	const drill = drillOfRung(model, rung);
+	if (!drill) error(404, 'There is no such rung of this drill.');
+	return { team, drill };
+};
+
+export const actions: Actions = {
+	default: async ({ params: { team: teamId }, request }) => {
+		const drill = jsonField(await request.formData(), 'drill');
+		const saved = await saveDrill(await useDb(), { teamId, drill, isNew: true });
+		if (!saved.ok) return fail(400, { misfit: saved.failure });
+		redirect(303, `/${encodeURIComponent(teamId)}/drills/${encodeURIComponent(saved.value)}`);
+	}
+};
