@@ -83,6 +83,10 @@ test('drills go out as files and a drawing, and come in after what clashes is de
 	await page.getByRole('link', { name: 'Channel duel, wider' }).click();
 	await page.getByRole('link', { name: '1', exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
+	await page.getByRole('link', { name: 'Take this revision back' }).click();
+	await page.getByRole('button', { name: 'Save the drill' }).click();
+	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
+	await expect(page.getByRole('link', { name: '3', exact: true })).toBeVisible();
 });
 
 test('a drill is made from nothing in few actions, and runs as it is drawn; it is edited and copied', async ({

@@ -19,3 +19,9 @@ export async function requireSurroundings(
 ): Promise<Surroundings> {
 	return (await loadSurroundings(db, teamId, day)) ?? error(404, NO_TEAM);
 }
+
+/** The revision that an address asks for; undefined for the newest. */
+export function revisionIn(url: URL): number | undefined {
+	const asked = Number(url.searchParams.get('revision') ?? NaN);
+	return Number.isInteger(asked) ? asked : undefined;
+}

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { useConfig, useDb } from '$lib/server/app';
-import { requireTeam } from '$lib/server/pages';
+import { requireTeam, revisionIn } from '$lib/server/pages';
 import { loadDrillPage } from '$lib/server/usecases/drillPage';
 import type { PageServerLoad } from './$types';
 
@@ -8,9 +8,11 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	const { today } = await useConfig();
 	const db = await useDb();
 	const { id, name } = await requireTeam(db, params.team);
-	const asked = Number(url.searchParams.get('revision') ?? NaN);
-	const revision = Number.isInteger(asked) ? asked : undefined;
-	const page = await loadDrillPage(db, params.team, { id: params.drill, revision, today });
+	const page = await loadDrillPage(db, params.team, {
+		id: params.drill,
+		revision: revisionIn(url),
+		today
+	});
 	if (!page) error(404, 'There is no such drill on this shelf.');
 	return { team: { id, name }, ...page };
 };

@@ -18,6 +18,7 @@
 	const w = useWording();
 	const MINUTES = 12;
 	const { drill } = $derived(data);
+	const isNewest = $derived(drill.revision === data.revisions[0]?.revision);
 	const own = $derived(`/${data.team.id}/drills/${encodeURIComponent(drill.id)}`);
 	let rung = $state('');
 	let feeds = $state(true);
@@ -76,7 +77,11 @@
 	intro={drill.summary}
 >
 	{#snippet ways()}
-		<a href="{own}/edit">Edit</a>
+		{#if isNewest}
+			<a href="{own}/edit">Edit</a>
+		{:else}
+			<a href="{own}/edit?revision={drill.revision}">Take this revision back</a>
+		{/if}
 		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">Copy</a>
 		<a href="{own}/file" download="{drill.id}.json">{w('The drill as a file')}</a>
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>

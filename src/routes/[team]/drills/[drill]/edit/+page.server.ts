@@ -1,15 +1,16 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
-import { requireTeam } from '$lib/server/pages';
+import { requireTeam, revisionIn } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
 import { saveDrill } from '$lib/server/usecases/saveDrill';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+/** The newest revision, or an older one that is to be taken back. */
+export const load: PageServerLoad = async ({ params, url }) => {
 	const db = await useDb();
 	const { id, name, skillAreas } = await requireTeam(db, params.team);
-	const drill = await findDrill(db, params.team, params.drill);
+	const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
 	if (!drill) error(404, 'There is no such drill on this shelf.');
 	return { team: { id, name, skillAreas }, drill };
 };
