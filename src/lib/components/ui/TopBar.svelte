@@ -80,6 +80,8 @@
 		border-bottom-color: var(--chalk);
 	}
 	p {
+		flex-shrink: 0;
+		max-width: 45%;
 		margin-left: auto;
 		align-self: center;
 		font-size: 12.5px;
