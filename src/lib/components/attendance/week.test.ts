@@ -1,12 +1,20 @@
 import { describe, expect, test } from 'vitest';
-import { faultIn, habitWords, ON_TIME, saying, sentOf, weekOfStored } from './week';
+import {
+	faultIn,
+	habitWords,
+	ON_TIME,
+	saying,
+	sentOf,
+	weekOfStored,
+	type StoredPractice
+} from './week';
 
-const stored = [
+const stored: StoredPractice[] = [
 	{
 		id: 'tue',
 		said: {
-			a: { state: 'late' as const, minutes: 10 },
-			b: { state: 'absent' as const, reason: 'ill' }
+			a: { state: 'late', minutes: 10 },
+			b: { state: 'absent', reason: 'ill' }
 		}
 	},
 	{ id: 'thu', said: {} }

@@ -9,7 +9,8 @@ export interface Said {
 /** What is said, by practice and person; whoever is not here comes on time. */
 export type Week = Readonly<Record<string, Readonly<Record<string, Said>>>>;
 
-interface StoredPractice {
+/** A practice as the server gives it: who is late or absent. */
+export interface StoredPractice {
 	id: string;
 	said: Readonly<Record<string, { state: 'late' | 'absent'; minutes?: number; reason?: string }>>;
 }
