@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import { useWording } from '../page/wording.svelte';
 	import type { SpotRow } from './draft';
@@ -59,18 +60,12 @@
 		},
 		oncancel: () => (pulled = null)
 	});
-	const STEPS: Readonly<Record<string, [number, number]>> = {
-		ArrowLeft: [-0.5, 0],
-		ArrowRight: [0.5, 0],
-		ArrowUp: [0, -0.5],
-		ArrowDown: [0, 0.5]
-	};
 	function step(event: KeyboardEvent, index: number) {
-		const by = STEPS[event.key];
+		const by = arrowStep(event);
 		if (!by) return;
 		event.preventDefault();
 		const { x, y } = placed[index];
-		onmove(index, { x: within(x + by[0], length), y: within(y + by[1], width) });
+		onmove(index, { x: within(x + by.x / 2, length), y: within(y + by.y / 2, width) });
 	}
 </script>
 

@@ -3,6 +3,7 @@
 	import { CORNERS, halfOverlaps, smallestZones, type Corner } from '$core/ground';
 	import type { Zone } from '$core/model/team';
 	import type { GroundEditor } from '$lib/state/groundEditor.svelte';
+	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import Marking from '../field/Marking.svelte';
 	import { useWording } from '../page/wording.svelte';
@@ -65,19 +66,13 @@
 		oncancel: () => editor.cancel()
 	});
 
-	const STEPS: Readonly<Record<string, [number, number]>> = {
-		ArrowLeft: [-1, 0],
-		ArrowRight: [1, 0],
-		ArrowUp: [0, -1],
-		ArrowDown: [0, 1]
-	};
 	/** Arrows move a zone by a metre; with Shift they pull its far corner. */
 	function step(event: KeyboardEvent, { id }: Zone) {
-		const by = STEPS[event.key];
-		if (!by || event.ctrlKey || event.metaKey || event.altKey) return;
+		const by = arrowStep(event);
+		if (!by) return;
 		event.preventDefault();
 		const corner: Corner | undefined = event.shiftKey ? { along: 'far', across: 'far' } : undefined;
-		editor.pull({ id, corner }, { x: by[0], y: by[1] });
+		editor.pull({ id, corner }, by);
 		editor.drop();
 	}
 	function words(zone: Zone): string {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { max } from 'd3-array';
 	import { scaleSqrt } from 'd3-scale';
+	import { arrowStep } from '../drag/arrows';
 	import type { Together } from '$core/season';
 
 	/** Who was with whom: a square a pair, filled by their minutes; rows and columns in the same order. */
@@ -28,20 +29,14 @@
 		return `${a} and ${b}: ${count === 0 ? 'never yet' : `${count} ${count === 1 ? 'time' : 'times'}, ${minutes[row][column]} min`}`;
 	});
 
-	const STEPS: Readonly<Record<string, [number, number]>> = {
-		ArrowUp: [-1, 0],
-		ArrowDown: [1, 0],
-		ArrowLeft: [0, -1],
-		ArrowRight: [0, 1]
-	};
 	function step(event: KeyboardEvent) {
-		const by = STEPS[event.key];
+		const by = arrowStep(event);
 		if (!by) return;
 		event.preventDefault();
 		const last = ids.length - 1;
 		const within = (value: number) => Math.min(last, Math.max(0, value));
 		const [row, column] = marked ?? [0, 0];
-		marked = [within(row + by[0]), within(column + by[1])];
+		marked = [within(row + by.y), within(column + by.x)];
 	}
 	function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
 		const box = event.currentTarget.getBoundingClientRect();

@@ -66,33 +66,19 @@ export async function listDays(
 	return rows;
 }
 
-/** When the next practice from a day on is, or undefined where none is planned. */
+/** The next practice from a day on: which and when, or undefined where none is planned. */
 export async function nextPractice(
 	db: Queryable,
 	teamId: string,
 	day: string
-): Promise<Pick<Practice, 'date' | 'start' | 'minutes'> | undefined> {
-	const { rows } = await db.query<Pick<Practice, 'date' | 'start' | 'minutes'>>(
-		`select date::text as date, start, (body ->> 'minutes')::int as minutes from practice
+): Promise<Pick<Practice, 'id' | 'date' | 'start' | 'minutes'> | undefined> {
+	const { rows } = await db.query<Pick<Practice, 'id' | 'date' | 'start' | 'minutes'>>(
+		`select id, date::text as date, start, (body ->> 'minutes')::int as minutes from practice
 		 where team_id = $1 and date >= $2::date and not archived
-		 order by practice.date, start limit 1`,
+		 order by practice.date, start, id limit 1`,
 		[teamId, day]
 	);
 	return rows[0];
-}
-
-/** The id of the next practice from a day on, or undefined where none is planned. */
-export async function nextPracticeId(
-	db: Queryable,
-	teamId: string,
-	day: string
-): Promise<string | undefined> {
-	const { rows } = await db.query<{ id: string }>(
-		`select id from practice where team_id = $1 and date >= $2::date and not archived
-		 order by date, start, id limit 1`,
-		[teamId, day]
-	);
-	return rows[0]?.id;
 }
 
 /** Adds a practice as revision 1. */

@@ -9,7 +9,7 @@ import {
 	type DrillUse,
 	type RevisionLine
 } from '../repositories/drills';
-import { findPractice, nextPracticeId } from '../repositories/practices';
+import { findPractice, nextPractice } from '../repositories/practices';
 import { loadWithoutDrills } from '../repositories/surroundings';
 
 /** What there is to run a drill with: the next practice, or the whole team where none is planned. */
@@ -25,8 +25,8 @@ export async function loadHere(
 	teamId: string,
 	today: string
 ): Promise<Here | undefined> {
-	const next = await nextPracticeId(db, teamId, today);
-	const stored = next === undefined ? undefined : await findPractice(db, teamId, next);
+	const next = await nextPractice(db, teamId, today);
+	const stored = next && (await findPractice(db, teamId, next.id));
 	const { date = today, groundId } = stored?.practice ?? {};
 	const surroundings = await loadWithoutDrills(db, teamId, date, groundId);
 	if (!surroundings) return undefined;
