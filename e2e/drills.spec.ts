@@ -103,7 +103,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(page.getByText(/It balances\. With 4:/)).toBeVisible();
 	await act(page.getByLabel('Name', { exact: true }).fill('Rope bridge'));
 	await act(page.getByLabel('In a sentence').fill('Across, pass, and round to the back.'));
-	await act(page.getByLabel('Main skill').selectOption('passing'));
+	await act(page.getByLabel('Skill', { exact: true }).selectOption('passing'));
 	await act(page.getByRole('button', { name: 'Add a spot' }).click());
 	await act(page.getByLabel('Spot', { exact: true }).nth(2).fill('guard'));
 	await act(page.getByLabel('Role of guard').selectOption('opponent'));
@@ -115,13 +115,26 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(
 		page.getByText(/does not run yet:\s+spot "feed" gives 1 a turn and gets back 0/)
 	).toBeVisible();
-	await act(page.getByLabel('Then goes to of guard').selectOption('feed'));
+	const spot = (name: string) => page.getByRole('button', { name: new RegExp(`^Spot ${name}`) });
+	await act(page.getByRole('button', { name: 'Moves after a turn' }).click());
+	await act(spot('guard').dragTo(spot('feed')));
 	await expect(page.getByText(/It balances/)).toBeVisible();
-	await act(page.getByRole('button', { name: /^Spot guard/ }).press('ArrowUp'));
+	await act(page.getByRole('button', { name: 'Ball in flight' }).click());
+	await act(spot('work').press('Enter'));
+	await act(spot('feed').press('Enter'));
+	await act(page.getByRole('button', { name: 'Place spots' }).click());
+	await act(spot('guard').press('ArrowUp'));
 	await expect(page.getByLabel('y, m of guard')).toHaveValue('4.5');
 	await act(page.getByLabel('A turn lasts').fill('6'));
 	await act(page.getByLabel('A turn lasts').press('Enter'));
 	await act(page.getByLabel('Cues').fill('work: eyes up\nfeed: firm pass'));
+	// A spot that is called otherwise takes its moves, ways and cues along.
+	await act(page.getByLabel('Spot', { exact: true }).nth(1).fill('wall'));
+	await act(page.getByRole('button', { name: 'Add a rung' }).click());
+	await act(page.getByLabel('Name of the rung').fill('Quicker'));
+	await act(page.getByLabel('Change something else on this rung').selectOption('A turn'));
+	await act(page.getByLabel('Next starts after').fill('8'));
+	await act(page.getByLabel('Next starts after').press('Enter'));
 	await act(page.getByRole('button', { name: 'Save the drill' }).click());
 	await expect(page.getByRole('heading', { name: 'Rope bridge', level: 1 })).toBeVisible();
 	expect(actions).toBeLessThanOrEqual(60);
@@ -129,12 +142,25 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	const answer = await page.request.get(`${server.url}/saltmarsh/drills/rope-bridge/file`);
 	const drill = await answer.json();
 	expect(drill).toMatchObject({
-		rotation: { moves: { work: 'guard', guard: 'feed', feed: 'work' } },
-		turn: { workSeconds: 6, headwaySeconds: 10 }
+		rotation: { moves: { work: 'guard', guard: 'wall', wall: 'work' } },
+		paths: [{ from: 'work', to: 'wall', kind: 'flight', step: 1 }],
+		cues: [
+			{ say: 'eyes up', spot: 'work' },
+			{ say: 'firm pass', spot: 'wall' }
+		],
+		turn: { workSeconds: 6, headwaySeconds: 10 },
+		rungs: [{ name: 'Quicker', set: { turn: { workSeconds: 6, headwaySeconds: 8 } } }]
 	});
+	expect(Object.keys(drill.rungs[0].set)).toEqual(['turn']);
 
 	await page.getByRole('link', { name: 'Edit' }).click();
 	await page.getByLabel('Name', { exact: true }).fill('Rope bridge, wet');
+	await page.getByText('Time real tries by tapping').click();
+	await page.getByRole('button', { name: 'A turn starts' }).click();
+	await page.getByRole('button', { name: 'A turn ends' }).click();
+	await expect(page.getByText(/^1 try: \d/)).toBeVisible();
+	await page.getByRole('button', { name: 'Take these seconds' }).click();
+	await expect(page.getByLabel('Shortest')).not.toHaveValue('');
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Revisions' })).toBeVisible();
 	await page.getByRole('link', { name: 'Copy' }).click();

@@ -4,6 +4,9 @@ export { resolveDrill } from './resolve';
 export { runTurns, type TurnOnGround } from './run';
 export { fewestFirst, simulate } from './simulate';
 export { faultOf } from './soundness';
+export { asTheDrill, changedFields, withChange, type RungField } from './changing';
+export { renameSpots, type SpotNames } from './renaming';
+export { timingOf, turnsOn, type Tap, type Timing } from './timing';
 export { blankDrill, drillOfRung } from './drafting';
 export {
 	ClimbStep,

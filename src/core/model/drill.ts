@@ -192,3 +192,4 @@ export const Drill = Type.Object(
 export type Drill = Static<typeof Drill>;
 export type Spot = Static<typeof Spot>;
 export type Rung = Static<typeof Rung>;
+export type RungChange = Static<typeof RungChange>;

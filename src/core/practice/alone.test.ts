@@ -25,6 +25,20 @@ describe('a drill alone', () => {
 		}
 	});
 
+	test('is laid as the rung that the climb has come to', () => {
+		const wide = { ...drill.ground, length: drill.ground.length + 6 };
+		const rung = { id: 'far', name: 'Far', change: 'further', lever: 'distance' as const };
+		const laddered = { ...drill, explainSeconds: 0, rungs: [{ ...rung, set: { ground: wide } }] };
+		const climb = [{ minutes: 2 }, { minutes: 4, rung: 'far' }];
+		const alone = drillAlone(laddered, { players: 4, climb, minutes: 6, adults: 0 });
+		const evaluation = evaluate(alone.practice, alone.context);
+		const lengthAt = (second: number) => laidCopies(evaluation, second)[0].drill.ground.length;
+		expect([0, 119, 121, 359].map(lengthAt)).toEqual([
+			...[drill.ground.length, drill.ground.length],
+			...[wide.length, wide.length]
+		]);
+	});
+
 	test('takes a worker along the ways of the turn, and everyone stays on the ground', () => {
 		const alone = drillAlone(drill, {
 			players: 4,

@@ -1,4 +1,6 @@
-import type { Block } from '../model/practice';
+import { SAME_INSTANT } from '../base';
+import { resolveDrill } from '../drill';
+import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { copiesInZone, footprint } from '../sizing';
 import type { Evaluation } from './evaluate';
@@ -13,6 +15,8 @@ export interface Point {
 /** The ground of one running copy, laid into its zone. */
 export interface LaidCopy {
 	played: PlayedRun;
+	/** The drill as it runs there and then, on its rung. */
+	drill: Drill;
 	zone: Zone;
 	/** Corner nearest the ground's origin. */
 	corner: Point;
@@ -35,10 +39,19 @@ export interface LaidPath {
 	spot: string | null;
 }
 
-/** The drill as it runs on the first rung of the block's climb. */
-function resolvedDrill({ drill, block }: { drill: PlayedRun['run']['drill']; block: Block }) {
-	const rung = drill?.rungs.find(({ id }) => id === block.climb[0]?.rung);
-	return drill && { ...drill, ...rung?.set };
+/** The drill as it runs at a second: on the rung that the climb has come to. */
+function drillAt({ run, playsFrom }: PlayedRun, second: number): Drill | undefined {
+	const { drill, block, toSecond } = run;
+	if (!drill) return undefined;
+	const minutes = block.climb.reduce((sum, step) => sum + step.minutes, 0);
+	let until = playsFrom;
+	const step = block.climb.find((each) => {
+		until += ((toSecond - playsFrom) * each.minutes) / minutes;
+		return second < until - SAME_INSTANT;
+	});
+	const { rung } = step ?? block.climb[block.climb.length - 1];
+	const resolved = resolveDrill(drill, rung);
+	return resolved.ok ? resolved.value : drill;
 }
 
 /** Lays the copies that run at a second into their zones, side by side where a zone holds several. */
@@ -51,7 +64,7 @@ export function laidCopies({ runs, context }: Evaluation, second: number): LaidC
 	}
 	return running.flatMap((played) => {
 		const zone = context.zoneById.get(played.run.copy.zoneId);
-		const drill = resolvedDrill(played.run);
+		const drill = drillAt(played, second);
 		if (!zone || !drill) return [];
 		const sharing = inZone.get(zone.id) as PlayedRun[];
 		return [layCopy(played, { zone, drill, place: sharing.indexOf(played), of: sharing.length })];
@@ -67,7 +80,7 @@ function layCopy(
 		of
 	}: {
 		zone: Zone;
-		drill: NonNullable<PlayedRun['run']['drill']>;
+		drill: Drill;
 		place: number;
 		of: number;
 	}
@@ -105,7 +118,7 @@ function layCopy(
 			if (!start || !stop) return [];
 			return [{ kind, from: start, to: stop, spot: typeof from === 'string' ? from : null }];
 		});
-	return { played, zone, corner, size, turned, spots, paths };
+	return { played, drill, zone, corner, size, turned, spots, paths };
 }
 
 const isAt = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) < 0.3;

@@ -51,7 +51,7 @@
 			value={column.value(row)}
 			onchange={(event) => write(event.currentTarget.value)}
 		>
-			<option value="">none</option>
+			{#if !column.isNeeded}<option value="">none</option>{/if}
 			{#each column.options ?? [] as option (option.id)}
 				<option value={option.id}>{option.name}</option>
 			{/each}

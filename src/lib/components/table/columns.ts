@@ -16,8 +16,9 @@ export interface Column<Row extends TypedRow> {
 	value: (row: Row) => string;
 	/** The row with something else in the cell. */
 	set: (row: Row, typed: string) => Row;
-	/** Of a choice; an empty one comes first by itself. */
+	/** Of a choice; an empty one comes first by itself, unless one of them is needed. */
 	options?: readonly { id: string; name: string }[];
+	isNeeded?: boolean;
 	/** What may be typed, shown while the cell is empty and typed in. */
 	hint?: string;
 	/** Pixels that it is wide at least. */

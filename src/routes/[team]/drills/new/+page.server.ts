@@ -10,9 +10,9 @@ import type { Actions, PageServerLoad } from './$types';
 /** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
 export const load: PageServerLoad = async ({ params, url }) => {
 	const db = await useDb();
-	const { id, name, sport, skillAreas } = await requireTeam(db, params.team);
+	const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
 	const [from, rung] = [url.searchParams.get('from'), url.searchParams.get('rung')];
-	const team = { id, name, skillAreas };
+	const team = { id, name, sport, skillAreas, units };
 	if (from === null)
 		return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
 	const model = await findDrill(db, params.team, from);

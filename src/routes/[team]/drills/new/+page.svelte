@@ -1,5 +1,5 @@
 <script lang="ts">
-	import DrillForm from '$lib/components/drill/DrillForm.svelte';
+	import DrillForm from '$lib/components/drafting/DrillForm.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -18,5 +18,5 @@
 	{#snippet ways()}
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
-	<DrillForm drill={data.drill} skills={data.team.skillAreas} misfit={form?.misfit ?? null} />
+	<DrillForm drill={data.drill} team={data.team} misfit={form?.misfit ?? null} />
 </Page>

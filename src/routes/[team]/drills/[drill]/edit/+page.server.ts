@@ -9,10 +9,10 @@ import type { Actions, PageServerLoad } from './$types';
 /** The newest revision, or an older one that is to be taken back. */
 export const load: PageServerLoad = async ({ params, url }) => {
 	const db = await useDb();
-	const { id, name, skillAreas } = await requireTeam(db, params.team);
+	const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
 	const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
 	if (!drill) error(404, 'There is no such drill on this shelf.');
-	return { team: { id, name, skillAreas }, drill };
+	return { team: { id, name, sport, skillAreas, units }, drill };
 };
 
 export const actions: Actions = {

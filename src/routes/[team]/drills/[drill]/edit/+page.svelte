@@ -1,5 +1,5 @@
 <script lang="ts">
-	import DrillForm from '$lib/components/drill/DrillForm.svelte';
+	import DrillForm from '$lib/components/drafting/DrillForm.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -15,5 +15,5 @@
 		<a href="/{data.team.id}/drills/{encodeURIComponent(data.drill.id)}">{w('Back to the drill')}</a
 		>
 	{/snippet}
-	<DrillForm drill={data.drill} skills={data.team.skillAreas} misfit={form?.misfit ?? null} />
+	<DrillForm drill={data.drill} team={data.team} misfit={form?.misfit ?? null} />
 </Page>

@@ -1,0 +1,196 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import type { Drill } from '$core/model/drill';
+	import type { Team } from '$core/model/team';
+	import DrillRun from '../drill/DrillRun.svelte';
+	import { givenWith } from '../drill/numbers';
+	import { keepTyped } from '../page/keepTyped';
+	import Outcome from '../page/Outcome.svelte';
+	import { useWording } from '../page/wording.svelte';
+	import { DrillDraft } from './draft.svelte';
+	import { groupOf } from './fields';
+	import Fields from './Fields.svelte';
+	import RungHead from './RungHead.svelte';
+
+	/** A drill while it is written, itself or a rung of its ladder, run beside the form as it stands. */
+	let {
+		drill,
+		team,
+		misfit
+	}: {
+		drill: Drill;
+		/** Whose shelf it is for: what there is to choose from. */
+		team: Pick<Team, 'sport' | 'skillAreas' | 'units'>;
+		misfit: { path: string; message: string } | null;
+	} = $props();
+
+	const w = useWording();
+	const MINUTES = 12;
+	const draft = new DrillDraft(untrack(() => drill));
+	const { ideal } = $derived(draft.running.group);
+	const adults = $derived(draft.running.coaches.ideal);
+	const given = $derived(givenWith(draft.running, ideal, { minutes: MINUTES, adults }));
+
+	/** Where a fault is, as the form calls it. */
+	const place = $derived.by(() => {
+		const path = draft.fault && 'path' in draft.fault ? String(draft.fault.path) : '';
+		const field = /^drill\.(\w+)/.exec(path)?.[1] ?? '';
+		const rung = draft.kept.rungs.find(({ id }) => id === draft.fault?.onRung)?.name;
+		return [groupOf(field)?.name, rung && `on the rung ${rung}`].filter(Boolean).join(', ');
+	});
+	const state = $derived.by(() => {
+		if (!draft.isComplete) return w('Every spot needs a name of its own and numbers.');
+		if (draft.fault)
+			return `${w('It does not run yet:')} ${place ? `${w(place)}: ` : ''}${w(draft.fault.message)}.`;
+		if (!given) return '';
+		const turns = Math.round(given.turns.mean);
+		const waits = Math.round(given.waitShare * 100);
+		return w(`It balances. With ${ideal}: ${turns} turns in ${MINUTES} min, waits ${waits} %.`);
+	});
+	const isGood = $derived(draft.isComplete && draft.fault === null);
+</script>
+
+{#snippet run()}
+	<DrillRun
+		drill={draft.running}
+		players={ideal}
+		climb={[{ minutes: MINUTES }]}
+		adults={adults + 1}
+	/>
+{/snippet}
+
+<Outcome {misfit} />
+<form method="POST" use:enhance={keepTyped}>
+	<input type="hidden" name="drill" value={JSON.stringify(draft.kept)} />
+	<div class="top">
+		<label
+			>Name <input
+				maxlength="200"
+				value={draft.kept.name}
+				oninput={(event) => draft.setOwn({ name: event.currentTarget.value })}
+			/></label
+		>
+		<p class="state" role="status" class:bad={!isGood}>{state}</p>
+		<Button type="submit" size="field" disabled={!isGood}>{w('Save the drill')}</Button>
+	</div>
+	<div class="ladder" role="group" aria-label={w('What is written')}>
+		<button
+			type="button"
+			aria-pressed={draft.rungId === undefined}
+			onclick={() => (draft.rungId = undefined)}>{w('The drill itself')}</button
+		>
+		{#each draft.kept.rungs as { id, name } (id)}
+			<button type="button" aria-pressed={draft.rungId === id} onclick={() => (draft.rungId = id)}
+				>{name || w('a rung')}</button
+			>
+		{/each}
+		<button type="button" class="link" onclick={draft.addRung}>{w('Add a rung')}</button>
+	</div>
+	{#key draft.rungId}
+		{#if draft.rung}<RungHead {draft} rung={draft.rung} />{/if}
+		<Fields {draft} skills={team.skillAreas} units={team.units} {run} />
+	{/key}
+	{#if !draft.rung}
+		<label class="any">
+			<input
+				type="checkbox"
+				checked={draft.kept.sports.includes('any')}
+				onchange={(event) =>
+					draft.setOwn({ sports: event.currentTarget.checked ? ['any'] : [team.sport] })}
+			/>
+			{w('for any sport')}
+		</label>
+	{/if}
+</form>
+
+<style>
+	form {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+		gap: 14px;
+	}
+	.top {
+		position: sticky;
+		top: 0;
+		z-index: 3;
+		display: grid;
+		grid-template-columns: minmax(180px, 1fr) 2fr auto;
+		gap: 8px 20px;
+		align-items: end;
+		padding: 8px 0;
+		background: var(--chalk);
+		border-bottom: 1px solid var(--ink);
+	}
+	label {
+		display: grid;
+		gap: 2px;
+		font-size: 12px;
+		color: var(--ink-soft);
+		min-width: 0;
+	}
+	.top input {
+		min-height: 36px;
+		min-width: 0;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		font: inherit;
+		font-size: 16px;
+		font-weight: 650;
+		color: var(--ink);
+		padding: 3px 8px;
+	}
+	.state {
+		font-size: 15px;
+		font-weight: 650;
+		line-height: 1.3;
+	}
+	.bad {
+		color: var(--stop);
+	}
+	.ladder {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 0;
+		align-items: center;
+	}
+	.ladder button:not(.link) {
+		min-height: 34px;
+		padding: 2px 12px;
+		margin-right: -1px;
+		border: 1px solid var(--ink);
+		background: #fff;
+		font: inherit;
+		font-size: 14px;
+		font-weight: 600;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.ladder button[aria-pressed='true'] {
+		background: var(--ink);
+		color: #fff;
+	}
+	.ladder .link {
+		margin-left: 16px;
+	}
+	.any {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		font-size: 14px;
+		color: var(--ink);
+	}
+	.any input {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--action);
+	}
+	@media (max-width: 900px) {
+		.top {
+			position: static;
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

@@ -1,0 +1,112 @@
+<script lang="ts">
+	import Metres from '../ground/Metres.svelte';
+	import { useWording } from '../page/wording.svelte';
+	import type { DrillDraft } from './draft.svelte';
+	import type { FieldGroup } from './fields';
+	import Lines from './Lines.svelte';
+
+	/** The inputs of a group of fields, each with what the drill or the chosen rung has there. */
+	let { draft, group }: { draft: DrillDraft; group: FieldGroup } = $props();
+
+	const w = useWording();
+	const idOf = (index: number) => `${group.id}-${index}`;
+	/** The name of the group says what its only input is. */
+	const isAlone = $derived(group.inputs.length === 1);
+</script>
+
+<div class="inputs" class:four={group.inputs.length === 4}>
+	{#each group.inputs as input, index (index)}
+		{#if input.kind === 'number'}
+			<Metres
+				id={idOf(index)}
+				label={w(input.label)}
+				quiet={isAlone}
+				unit={input.unit}
+				least={input.least}
+				most={input.most}
+				value={input.value(draft.typed, draft.calling)}
+				onset={(value) => draft.set(input.write(draft.typed, value, draft.calling))}
+			/>
+		{:else if input.kind === 'tick'}
+			<label class="tick">
+				<input
+					type="checkbox"
+					checked={input.value(draft.typed, draft.calling)}
+					onchange={(event) =>
+						draft.set(input.write(draft.typed, event.currentTarget.checked, draft.calling))}
+				/>
+				{w(input.label)}
+			</label>
+		{:else if input.kind === 'choice'}
+			<label>
+				<span class:unseen={isAlone}>{w(input.label)}</span>
+				<select
+					value={input.value(draft.typed, draft.calling)}
+					onchange={(event) =>
+						draft.set(input.write(draft.typed, event.currentTarget.value, draft.calling))}
+				>
+					{#if input.none !== undefined}<option value="">{w(input.none)}</option>{/if}
+					{#each input.options as option (option)}<option value={option}>{w(option)}</option>{/each}
+				</select>
+			</label>
+		{:else}
+			<div class="line">
+				<Lines
+					{input}
+					quiet={isAlone}
+					value={input.value(draft.typed, draft.calling)}
+					onset={(typed) => draft.set(input.write(draft.typed, typed, draft.calling))}
+				/>
+			</div>
+		{/if}
+	{/each}
+</div>
+
+<style>
+	.inputs {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(84px, 1fr));
+		gap: 8px 14px;
+		align-items: end;
+		min-width: 0;
+	}
+	.four {
+		grid-template-columns: 1fr 1fr;
+	}
+	label {
+		display: grid;
+		gap: 2px;
+		font-size: 12px;
+		color: var(--ink-soft);
+		min-width: 0;
+	}
+	select {
+		min-height: 32px;
+		min-width: 0;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		font: inherit;
+		font-size: 14px;
+		color: var(--ink);
+		padding: 2px 6px;
+	}
+	.line {
+		grid-column: 1 / -1;
+	}
+	.tick {
+		grid-column: 1 / -1;
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		min-height: 32px;
+		font-size: 14px;
+		color: var(--ink);
+	}
+	.tick input {
+		width: 20px;
+		height: 20px;
+		flex: none;
+		accent-color: var(--action);
+	}
+</style>

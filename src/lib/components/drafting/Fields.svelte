@@ -1,0 +1,171 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { useWording } from '../page/wording.svelte';
+	import type { DrillDraft } from './draft.svelte';
+	import FieldInputs from './FieldInputs.svelte';
+	import { FIELD_GROUPS, groupOf, SECTIONS, type FieldGroup } from './fields';
+	import SkillsField from './SkillsField.svelte';
+	import SpotsField from './SpotsField.svelte';
+	import TapHelper from './TapHelper.svelte';
+	import type { Timing } from '$core/drill';
+
+	/** All fields of the drill in their sections; of a rung only those that it changes, and a way to change more. */
+	let {
+		draft,
+		skills,
+		units,
+		run
+	}: {
+		draft: DrillDraft;
+		skills: readonly { id: string; name: string }[];
+		units: readonly { id: string; name: string }[];
+		/** The drill as it runs: beside the map, or beside what a rung changes. */
+		run: Snippet;
+	} = $props();
+
+	const w = useWording();
+	/** Groups that are to be changed on the rung, and are as yet the drill's. */
+	let opened: string[] = $state.raw([]);
+	const shown = $derived(
+		new Set([...opened, ...draft.changed.flatMap((field) => groupOf(field)?.id ?? [])])
+	);
+	const onRung = $derived(FIELD_GROUPS.filter(({ id }) => shown.has(id)));
+	const others = $derived(FIELD_GROUPS.filter(({ id }) => !shown.has(id)));
+
+	function giveBack(group: FieldGroup) {
+		opened = opened.filter((id) => id !== group.id);
+		draft.giveBack(group.fields);
+	}
+	function useTiming({ workSeconds, headwaySeconds, shortSeconds, longSeconds }: Timing) {
+		const { turn } = draft.typed;
+		draft.set({
+			turn: {
+				workSeconds: workSeconds ?? turn.workSeconds,
+				headwaySeconds: headwaySeconds ?? turn.headwaySeconds,
+				...(shortSeconds !== null && { shortSeconds }),
+				...(longSeconds !== null && { longSeconds })
+			}
+		});
+	}
+</script>
+
+{#snippet fieldset(group: FieldGroup)}
+	<fieldset class:whole={group.id === 'spots'} class={group.id}>
+		<legend>
+			{w(group.name)}
+			{#if draft.rung}
+				<button type="button" class="link" onclick={() => giveBack(group)}
+					>{w('as the drill')}<span class="unseen"> has it: {group.name}</span></button
+				>
+			{/if}
+		</legend>
+		{#if group.id === 'spots'}<SpotsField {draft} {units} beside={run} />
+		{:else if group.id === 'skills'}<SkillsField {draft} {skills} />{/if}
+		<FieldInputs {draft} {group} />
+		{#if group.id === 'turn'}<TapHelper onuse={useTiming} />{/if}
+	</fieldset>
+{/snippet}
+
+{#if draft.rung}
+	<div class:beside={!shown.has('spots')}>
+		<div class="groups">
+			{#each onRung as group (group.id)}{@render fieldset(group)}
+			{:else}
+				<p>{w('As yet it is the drill itself: choose below what changes on it.')}</p>
+			{/each}
+		</div>
+		{#if !shown.has('spots')}{@render run()}{/if}
+	</div>
+	<label class="more">
+		{w('Change something else on this rung')}
+		<select
+			value=""
+			onchange={(event) => {
+				opened = [...opened, event.currentTarget.value];
+				event.currentTarget.value = '';
+			}}
+		>
+			<option value="">{w('choose what')}</option>
+			{#each others as { id, name } (id)}<option value={id}>{w(name)}</option>{/each}
+		</select>
+	</label>
+{:else}
+	{#each SECTIONS as { name, groups } (name)}
+		<h2>{w(name)}</h2>
+		<div class="groups">
+			{#each groups as group (group.id)}{@render fieldset(group)}{/each}
+		</div>
+	{/each}
+{/if}
+
+<style>
+	h2 {
+		font-size: 16px;
+		font-weight: 750;
+		border-bottom: 1px solid var(--ink);
+		padding: 10px 0 4px;
+	}
+	.beside {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		gap: 28px;
+		align-items: start;
+	}
+	@media (max-width: 900px) {
+		.beside {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+	p {
+		font-size: 14px;
+	}
+	.groups {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(min(100%, 250px), 1fr));
+		gap: 14px 28px;
+		align-items: start;
+	}
+	fieldset {
+		border: 0;
+		padding: 0;
+		margin: 0;
+		min-width: 0;
+		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+		gap: 6px;
+	}
+	.whole {
+		grid-column: 1 / -1;
+	}
+	@media (min-width: 700px) {
+		.skills {
+			grid-column: span 2;
+		}
+	}
+	legend {
+		font-size: 13px;
+		font-weight: 700;
+		padding: 0 0 4px;
+	}
+	legend .link {
+		font-size: 13px;
+		margin-left: 10px;
+	}
+	.more {
+		display: grid;
+		gap: 2px;
+		justify-self: start;
+		font-size: 13px;
+		color: var(--ink-soft);
+	}
+	select {
+		min-height: 34px;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		font: inherit;
+		font-size: 14px;
+		color: var(--ink);
+		padding: 2px 6px;
+	}
+</style>

@@ -1,0 +1,75 @@
+<script lang="ts">
+	import type { TextInput } from './fields/inputs';
+	import { useWording } from '../page/wording.svelte';
+
+	/** A line or lines to type in: what is typed stands as it is until it is left. */
+	let {
+		input,
+		value,
+		quiet = false,
+		onset
+	}: {
+		input: TextInput;
+		value: string;
+		/** The label is for screen readers alone: what stands above says it. */
+		quiet?: boolean;
+		onset: (typed: string) => void;
+	} = $props();
+
+	const w = useWording();
+	let typed: string | null = $state(null);
+
+	function write(event: Event & { currentTarget: HTMLInputElement | HTMLTextAreaElement }) {
+		typed = event.currentTarget.value;
+		onset(typed);
+	}
+	const leave = () => (typed = null);
+	/** Enter would send the form around it. */
+	function enter(event: KeyboardEvent) {
+		if (event.key === 'Enter') event.preventDefault();
+	}
+</script>
+
+<label>
+	<span
+		><span class:unseen={quiet}>{w(input.label)}</span>
+		{#if input.hint}<em>{w(input.hint)}</em>{/if}</span
+	>
+	{#if input.kind === 'lines'}
+		<textarea rows="3" value={typed ?? value} oninput={write} onblur={leave}></textarea>
+	{:else}
+		<input
+			maxlength="2000"
+			value={typed ?? value}
+			oninput={write}
+			onblur={leave}
+			onkeydown={enter}
+		/>
+	{/if}
+</label>
+
+<style>
+	label {
+		display: grid;
+		gap: 2px;
+		font-size: 12px;
+		color: var(--ink-soft);
+		min-width: 0;
+	}
+	em {
+		font-style: normal;
+	}
+	input,
+	textarea {
+		width: 100%;
+		min-width: 0;
+		min-height: 32px;
+		border: 0;
+		border-bottom: 1px solid var(--ink-soft);
+		background: #fff;
+		font: inherit;
+		font-size: 14px;
+		color: var(--ink);
+		padding: 3px 8px;
+	}
+</style>

@@ -1,0 +1,49 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { useWording } from '../page/wording.svelte';
+	import TypedTable from '../table/TypedTable.svelte';
+	import type { DrillDraft } from './draft.svelte';
+	import { skillColumns, skillRows, skillsIn, type SkillRow } from './skillRows';
+
+	/** What a drill is for: its skills with their shares of the time. */
+	let { draft, skills }: { draft: DrillDraft; skills: readonly { id: string; name: string }[] } =
+		$props();
+
+	const w = useWording();
+	let rows: SkillRow[] = $state.raw(untrack(() => skillRows(draft.typed)));
+	/** The team's skills, and those of the drill that are others. */
+	const choices = $derived([
+		...skills,
+		...draft.typed.skills
+			.filter(({ skill }) => skills.every(({ id }) => id !== skill))
+			.map(({ skill }) => ({ id: skill, name: skill }))
+	]);
+	function keep(next: SkillRow[]) {
+		rows = next;
+		draft.set({ skills: skillsIn(rows) });
+	}
+	function add() {
+		const left = 1 - draft.typed.skills.reduce((sum, { share }) => sum + share, 0);
+		const focus = rows.some((row) => row.focus === 'main') ? 'second' : 'main';
+		const share = String(Math.round(left * 100));
+		keep([...rows, { key: draft.newKey('skill'), skill: '', share, focus }]);
+	}
+</script>
+
+{#if rows.length > 0}
+	<TypedTable
+		{rows}
+		columns={skillColumns(choices)}
+		nameOf={({ skill }) => choices.find(({ id }) => id === skill)?.name ?? 'the skill'}
+		onchange={(index, row) => keep(rows.with(index, row))}
+		onadd={add}
+		onremove={(row) => keep(rows.filter(({ key }) => key !== row.key))}
+	/>
+{/if}
+<button type="button" class="link" onclick={add}>{w('Add a skill')}</button>
+
+<style>
+	.link {
+		justify-self: start;
+	}
+</style>

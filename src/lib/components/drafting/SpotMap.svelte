@@ -1,0 +1,250 @@
+<script lang="ts">
+	import type { Drill } from '$core/model/drill';
+	import { bibMetres, type Point } from '$core/practice';
+	import { arrowStep } from '../drag/arrows';
+	import { dragged, type DragBy, type DragHandlers } from '../drag/dragged';
+	import { moveCurve } from '../field/curve';
+	import RoleMark from '../field/RoleMark.svelte';
+	import Way from '../field/Way.svelte';
+	import { useWording } from '../page/wording.svelte';
+	import { linesOn, nearestSpot, snapped, type Tool } from './mapping';
+	import type { SpotCalling } from './lines';
+	import type { WayEnd } from './wayRows';
+
+	/**
+	 * The ground of a copy on a grid of metres. With the first tool spots are dragged, or moved by the arrow
+	 * keys; with the others a line is drawn from a spot to another, by dragging or by pressing one and the next.
+	 */
+	let {
+		drill,
+		calling,
+		tool,
+		onplace,
+		onjoin
+	}: {
+		drill: Drill;
+		calling: SpotCalling;
+		tool: Tool;
+		onplace: (key: string, at: Point) => void;
+		/** A line was drawn; its ends are spots, or points in metres where no spot is. */
+		onjoin: (from: WayEnd, to: WayEnd) => void;
+	} = $props();
+
+	const w = useWording();
+	let map: HTMLElement | undefined = $state();
+	let pixels = $state(500);
+	/** A spot that is being dragged. */
+	let pulled: { key: string; at: Point } | null = $state.raw(null);
+	/** A line that is being drawn: from a spot or a point to where the pointer is. */
+	let drawn: { from: WayEnd; start: Point; to: Point } | null = $state.raw(null);
+	/** The spot that the next line begins at, chosen by a press. */
+	let begun: string | null = $state(null);
+
+	const length = $derived(drill.ground.length);
+	const width = $derived(drill.ground.width);
+	const perMetre = $derived(pixels / length);
+	/** Marks are drawn as large as on a field of this length. */
+	const scale = $derived(bibMetres({ length }) / 3.1);
+	const grid = $derived([
+		...Array.from({ length: Math.floor(length) + 1 }, (_, metre) => ({
+			d: `M${metre} 0V${width}`,
+			isFive: metre % 5 === 0
+		})),
+		...Array.from({ length: Math.floor(width) + 1 }, (_, metre) => ({
+			d: `M0 ${metre}H${length}`,
+			isFive: metre % 5 === 0
+		}))
+	]);
+	const placed = $derived(
+		drill.spots.map(({ id, role, x, y }) => {
+			const at = {
+				x: Number.isFinite(x) ? (x as number) : 0,
+				y: Number.isFinite(y) ? (y as number) : 0
+			};
+			return { key: id, role, ...(pulled?.key === id ? pulled.at : at) };
+		})
+	);
+	const lines = $derived(linesOn(drill, placed));
+
+	const inMetres = (clientX: number, clientY: number): Point => {
+		const { left = 0, top = 0 } = map?.getBoundingClientRect() ?? {};
+		return { x: (clientX - left) / perMetre, y: (clientY - top) / perMetre };
+	};
+	const atPointer = ({ clientX, clientY }: DragBy) => inMetres(clientX, clientY);
+	/** The spot under a point, else the point itself. */
+	const endAt = (point: Point): WayEnd => {
+		const near = nearestSpot(placed, point, 24 / perMetre);
+		const { x, y } = snapped(point, drill.ground);
+		return near ?? [x, y];
+	};
+	function finish() {
+		if (drawn) onjoin(drawn.from, endAt(drawn.to));
+		drawn = null;
+	}
+	const dragOf = (key: string): DragHandlers => ({
+		onmove(by) {
+			const own = placed.find((spot) => spot.key === key);
+			if (!own) return;
+			if (tool === 'place') pulled = { key, at: snapped(atPointer(by), drill.ground) };
+			else drawn = { from: key, start: own, to: atPointer(by) };
+		},
+		ondrop() {
+			if (pulled) onplace(pulled.key, pulled.at);
+			pulled = null;
+			finish();
+		},
+		oncancel() {
+			pulled = null;
+			drawn = null;
+		}
+	});
+	/** A way may begin where no spot is; a move may not. */
+	const groundDrag: DragHandlers = {
+		onmove(by) {
+			if (tool === 'place' || tool === 'move') return;
+			const start = snapped(inMetres(by.clientX - by.x, by.clientY - by.y), drill.ground);
+			drawn = { from: [start.x, start.y], start, to: atPointer(by) };
+		},
+		ondrop: finish,
+		oncancel: () => (drawn = null)
+	};
+	function press(key: string) {
+		if (tool === 'place') return;
+		if (begun === null) begun = key;
+		else {
+			onjoin(begun, key);
+			begun = null;
+		}
+	}
+	function down(event: KeyboardEvent, { key, x, y }: { key: string } & Point) {
+		if (event.key === 'Escape' && begun !== null) {
+			event.preventDefault();
+			begun = null;
+		}
+		const by = tool === 'place' ? arrowStep(event) : null;
+		if (!by) return;
+		event.preventDefault();
+		onplace(key, snapped({ x: x + by.x / 2, y: y + by.y / 2 }, drill.ground));
+	}
+	const hint = $derived(
+		tool === 'place'
+			? w('Drag a spot, or move it with the arrow keys by half a metre.')
+			: begun === null
+				? w('Draw from a spot to another, or press one and then the other.')
+				: w(`From ${calling.nameOf(begun)}: press the spot that it leads to. Escape gives up.`)
+	);
+</script>
+
+<p role="status">{hint}</p>
+<div
+	class="map"
+	class:draws={tool !== 'place'}
+	bind:this={map}
+	bind:clientWidth={pixels}
+	style:aspect-ratio="{length} / {width}"
+	style:max-width="calc(46vh * {length / width})"
+	role="group"
+	aria-label={w('Spots on a grid of metres')}
+>
+	<svg viewBox="0 0 {length} {width}" aria-hidden="true">
+		{#each grid as { d, isFive } (d)}
+			<path class="grid" class:five={isFive} {d} vector-effect="non-scaling-stroke" />
+		{/each}
+		{#each lines as { key, kind, from, to } (key)}
+			<Way
+				{kind}
+				d={kind === 'move' ? moveCurve(from, to).d : `M${from.x} ${from.y}L${to.x} ${to.y}`}
+				end={to}
+				{scale}
+			/>
+		{/each}
+		{#if drawn && tool !== 'place'}
+			<Way
+				kind={tool}
+				d="M{drawn.start.x} {drawn.start.y}L{drawn.to.x} {drawn.to.y}"
+				end={drawn.to}
+				{scale}
+			/>
+		{/if}
+	</svg>
+	<div class="ground" {@attach dragged(() => groundDrag)}></div>
+	{#each placed as spot (spot.key)}
+		<button
+			type="button"
+			class:begun={begun === spot.key}
+			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre}px"
+			aria-label="{w('Spot')} {calling.nameOf(spot.key) || 'new'}, {spot.x} m, {spot.y} m"
+			aria-pressed={tool === 'place' ? undefined : begun === spot.key}
+			onclick={() => press(spot.key)}
+			onkeydown={(event) => down(event, spot)}
+			{@attach dragged(() => dragOf(spot.key))}
+		>
+			<svg viewBox="-1.2 -1.2 2.4 2.4" aria-hidden="true"><RoleMark role={spot.role} /></svg>
+			{calling.nameOf(spot.key) || '?'}
+		</button>
+	{/each}
+</div>
+
+<style>
+	p {
+		font-size: 13px;
+		color: var(--ink-soft);
+		min-height: 20px;
+	}
+	.map {
+		position: relative;
+		border: 1px solid var(--ink);
+		background: var(--turf);
+		overflow: hidden;
+	}
+	.map > svg {
+		display: block;
+		width: 100%;
+		height: 100%;
+	}
+	.grid {
+		stroke: #fff;
+		stroke-width: 1;
+		opacity: 0.7;
+	}
+	.five {
+		stroke-width: 2;
+		opacity: 1;
+	}
+	.ground {
+		position: absolute;
+		inset: 0;
+		touch-action: none;
+	}
+	.draws .ground,
+	.draws button {
+		cursor: crosshair;
+	}
+	button {
+		position: absolute;
+		transform: translate(-50%, -50%);
+		display: flex;
+		align-items: center;
+		gap: 4px;
+		min-height: 28px;
+		padding: 1px 6px 1px 4px;
+		border: 1px solid var(--ink);
+		background: #fff;
+		font: inherit;
+		font-size: 13px;
+		font-weight: 700;
+		color: var(--ink);
+		cursor: grab;
+		touch-action: none;
+		white-space: nowrap;
+	}
+	button svg {
+		width: 15px;
+		height: 15px;
+		flex: none;
+	}
+	.begun {
+		background: var(--action);
+		color: #fff;
+	}
+</style>

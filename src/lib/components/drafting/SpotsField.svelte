@@ -1,0 +1,133 @@
+<script lang="ts">
+	import { untrack, type Snippet } from 'svelte';
+	import type { Drill } from '$core/model/drill';
+	import type { Point } from '$core/practice';
+	import { useWording } from '../page/wording.svelte';
+	import TypedTable from '../table/TypedTable.svelte';
+	import type { DrillDraft } from './draft.svelte';
+	import { TOOLS, type Tool } from './mapping';
+	import SpotMap from './SpotMap.svelte';
+	import { newSpotRow, spotColumns, spotRows, spotsIn, type SpotRow } from './spotRows';
+	import { WAY_COLUMNS, wayRows, waysIn, withWay, type WayEnd, type WayRow } from './wayRows';
+
+	/** Spots, where their players go after a turn, and the ways within it: drawn, and as tables. */
+	let {
+		draft,
+		units,
+		beside
+	}: {
+		draft: DrillDraft;
+		units: readonly { id: string; name: string }[];
+		/** What stands beside the map. */
+		beside: Snippet;
+	} = $props();
+
+	const w = useWording();
+	// What is typed stands as it is typed: the rows are read, not written, while the form is open.
+	let rows: SpotRow[] = $state.raw(untrack(() => spotRows(draft.typed, draft.calling)));
+	let ways: WayRow[] = $state.raw(untrack(() => wayRows(draft.typed, draft.calling)));
+	let tool: Tool = $state('place');
+
+	function keep(next: SpotRow[]) {
+		rows = next;
+		draft.set(spotsIn(rows, draft.typed));
+		draft.call(Object.fromEntries(rows.map(({ key, name }) => [key, name])));
+	}
+	function keepWays(next: WayRow[]) {
+		ways = next;
+		draft.set({ paths: waysIn(ways, draft.calling) });
+	}
+	const change = (key: string, typed: Partial<SpotRow>) =>
+		keep(rows.map((row) => (row.key === key ? { ...row, ...typed } : row)));
+	function addSpot() {
+		const key = draft.newKey('spot');
+		keep([...rows, newSpotRow(key, draft.typed)]);
+	}
+	const place = (key: string, { x, y }: Point) => change(key, { x: String(x), y: String(y) });
+	function join(from: WayEnd, to: WayEnd) {
+		if (tool === 'move') {
+			if (typeof from === 'string' && typeof to === 'string') change(from, { goesTo: to });
+		} else if (tool !== 'place' && from !== to) {
+			const drill: Drill = {
+				...draft.typed,
+				paths: withWay(draft.typed, { from, to, kind: tool })
+			};
+			keepWays(wayRows(drill, draft.calling));
+		}
+	}
+	const addWay = () =>
+		keepWays([...ways, { key: draft.newKey('way'), from: '', to: '', kind: 'run', step: '' }]);
+</script>
+
+<div class="drawn">
+	<div>
+		<div class="tools" role="group" aria-label={w('What drawing does')}>
+			{#each TOOLS as { tool: each, name } (each)}
+				<button type="button" aria-pressed={tool === each} onclick={() => (tool = each)}
+					>{w(name)}</button
+				>
+			{/each}
+		</div>
+		<SpotMap drill={draft.typed} calling={draft.calling} {tool} onplace={place} onjoin={join} />
+	</div>
+	{@render beside()}
+</div>
+<TypedTable
+	{rows}
+	columns={spotColumns(rows, units)}
+	nameOf={({ name }) => name || 'a new spot'}
+	onchange={(index, row) => keep(rows.with(index, row))}
+	onadd={addSpot}
+	onremove={(row) => keep(rows.filter(({ key }) => key !== row.key))}
+/>
+<div>
+	<button type="button" class="link" onclick={addSpot}>{w('Add a spot')}</button>
+	<button type="button" class="link" onclick={addWay}>{w('Add a way')}</button>
+</div>
+{#if ways.length > 0}
+	<TypedTable
+		rows={ways}
+		columns={WAY_COLUMNS}
+		nameOf={({ from, to }) => `the way from ${from} to ${to}`}
+		onchange={(index, row) => keepWays(ways.with(index, row))}
+		onadd={addWay}
+		onremove={(row) => keepWays(ways.filter(({ key }) => key !== row.key))}
+	/>
+{/if}
+
+<style>
+	.drawn {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		gap: 28px;
+		align-items: start;
+	}
+	@media (max-width: 900px) {
+		.drawn {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+	.tools {
+		display: flex;
+		flex-wrap: wrap;
+	}
+	.tools button {
+		min-height: 32px;
+		padding: 2px 10px;
+		border: 1px solid var(--ink);
+		margin-right: -1px;
+		background: #fff;
+		font: inherit;
+		font-size: 13px;
+		font-weight: 600;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.tools button[aria-pressed='true'] {
+		background: var(--ink);
+		color: #fff;
+	}
+	div > .link {
+		margin-right: 18px;
+	}
+</style>

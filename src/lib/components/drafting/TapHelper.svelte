@@ -1,0 +1,88 @@
+<script lang="ts">
+	import { timingOf, turnsOn, type Tap, type Timing } from '$core/drill';
+	import { useWording } from '../page/wording.svelte';
+
+	/** Times real tries by taps at each start and end, and hands over what they took. */
+	let { onuse }: { onuse: (timing: Timing) => void } = $props();
+
+	const w = useWording();
+	let taps: Tap[] = $state.raw([]);
+	const timing = $derived(timingOf(taps));
+	const on = $derived(turnsOn(taps));
+
+	const tap = (kind: Tap['kind']) => (event: MouseEvent) => {
+		taps = [...taps, { kind, atSeconds: event.timeStamp / 1000 }];
+	};
+	const words = $derived.by(() => {
+		const { tries, workSeconds, shortSeconds, longSeconds, headwaySeconds } = timing;
+		if (tries === 0) return on > 0 ? w('A turn is on.') : w('Tap as a real try begins.');
+		const apart = headwaySeconds === null ? '' : `, ${headwaySeconds} s from start to start`;
+		const many = tries === 1 ? '1 try' : `${tries} tries`;
+		return w(`${many}: ${workSeconds} s, ${shortSeconds} to ${longSeconds} s${apart}`);
+	});
+</script>
+
+<details>
+	<summary>{w('Time real tries by tapping')}</summary>
+	<div class="taps">
+		<button type="button" class="tap" onclick={tap('start')}>{w('A turn starts')}</button>
+		<button type="button" class="tap" disabled={on === 0} onclick={tap('end')}
+			>{w('A turn ends')}</button
+		>
+	</div>
+	<p role="status">{words}</p>
+	<div class="ways">
+		<button type="button" class="link" disabled={timing.tries === 0} onclick={() => onuse(timing)}
+			>{w('Take these seconds')}</button
+		>
+		<button
+			type="button"
+			class="link"
+			disabled={taps.length === 0}
+			onclick={() => (taps = taps.slice(0, -1))}>Take back a tap</button
+		>
+		<button type="button" class="link" disabled={taps.length === 0} onclick={() => (taps = [])}
+			>Begin anew</button
+		>
+	</div>
+</details>
+
+<style>
+	summary {
+		cursor: pointer;
+		font-size: 13px;
+		font-weight: 600;
+		color: var(--action);
+		padding: 4px 0;
+	}
+	.taps {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 10px;
+	}
+	.tap {
+		min-height: 56px;
+		border: 2px solid var(--ink);
+		background: #fff;
+		font: inherit;
+		font-size: 15px;
+		font-weight: 700;
+		color: var(--ink);
+		cursor: pointer;
+		touch-action: manipulation;
+	}
+	.tap:disabled {
+		border-color: var(--rule);
+		color: var(--ink-soft);
+		cursor: default;
+	}
+	p {
+		font-size: 14px;
+		padding: 6px 0;
+	}
+	.ways {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 16px;
+	}
+</style>

@@ -1,0 +1,151 @@
+import { sameValue } from '$core/base';
+import {
+	asTheDrill,
+	changedFields,
+	faultOf,
+	renameSpots,
+	resolveDrill,
+	simulate,
+	withChange,
+	type RungField,
+	type SpotNames
+} from '$core/drill';
+import type { Drill, Rung, RungChange } from '$core/model/drill';
+import type { SpotCalling } from './lines';
+
+const isWhole = (value: unknown): boolean =>
+	typeof value === 'number'
+		? Number.isFinite(value)
+		: typeof value !== 'object' || value === null || Object.values(value).every(isWhole);
+
+/**
+ * A drill while it is written: itself, or the rung that is chosen. Within, a spot goes by a key that it keeps
+ * while it is called otherwise, so that moves, ways, cues and rungs hold on to it.
+ */
+export class DrillDraft {
+	#drill: Drill = $state.raw() as Drill;
+	#names: SpotNames = $state.raw({});
+	#made = 0;
+	#lastThatRan: Drill;
+	/** The rung that is written; undefined for the drill itself. */
+	rungId: string | undefined = $state();
+
+	constructor(drill: Drill) {
+		this.#drill = drill;
+		this.#lastThatRan = drill;
+	}
+
+	/** The drill as it would be saved. */
+	readonly kept = $derived.by(() => renameSpots(this.#drill, this.#names));
+	/** The drill, or the rung as it is run, with spots by their keys: what is typed in. */
+	readonly typed = $derived.by(() => {
+		const resolved = resolveDrill(this.#drill, this.rungId);
+		return resolved.ok ? resolved.value : this.#drill;
+	});
+	readonly rung = $derived.by(() => this.#drill.rungs.find(({ id }) => id === this.rungId));
+	/** Fields that the chosen rung changes. */
+	readonly changed = $derived.by(() => (this.rung ? changedFields(this.rung) : []));
+
+	/** Whether every spot has a name of its own and every number is one. */
+	readonly isComplete = $derived.by(() => {
+		const { spots, paths } = this.typed;
+		const names = spots.map(({ id }) => this.calling.nameOf(id));
+		const areOwn = names.every((name, index) => name !== '' && names.indexOf(name) === index);
+		return areOwn && isWhole([spots, paths]);
+	});
+	readonly fault = $derived.by(() => (this.isComplete ? faultOf(this.kept) : null));
+	/** What is run beside the form: the last state that could run. */
+	readonly running = $derived.by(() => {
+		const seen = renameSpots(this.typed, this.#names);
+		const asked = { drill: seen, players: seen.group.min, minutes: 5 };
+		if (this.isComplete && simulate(asked).ok) this.#lastThatRan = seen;
+		return this.#lastThatRan;
+	});
+
+	/** Names of spots by their keys, and back. */
+	readonly calling: SpotCalling = {
+		nameOf: (key) => (Object.hasOwn(this.#names, key) ? this.#names[key] : key),
+		keyOf: (name) => this.typed.spots.find(({ id }) => this.calling.nameOf(id) === name)?.id
+	};
+
+	/** Changes fields of the drill, or of the chosen rung. */
+	set = (change: RungChange): void => {
+		this.#drill = withChange(this.#drill, change, this.rungId);
+	};
+
+	/** Changes what only the drill itself has. */
+	setOwn = (change: Partial<Pick<Drill, 'name' | 'sports'>>): void => {
+		this.#drill = { ...this.#drill, ...change };
+	};
+
+	/** Calls spots otherwise; keys that are not named keep their names. */
+	call = (names: SpotNames): void => {
+		const next = { ...this.#names, ...names };
+		if (!sameValue(next, this.#names)) this.#names = next;
+	};
+
+	/** A key that no spot and no rung of the draft has. */
+	newKey = (stem: string): string => {
+		const { spots, rungs } = this.#drill;
+		const there = [...spots, ...rungs.flatMap(({ set }) => set?.spots ?? []), ...rungs];
+		do this.#made += 1;
+		while (there.some(({ id }) => id === `${stem}-${this.#made}`));
+		return `${stem}-${this.#made}`;
+	};
+
+	/** Adds a rung above the others, and chooses it. */
+	addRung = (): void => {
+		const id = this.newKey('rung');
+		const rung: Rung = {
+			id,
+			name: `Rung ${this.#drill.rungs.length + 1}`,
+			change: '',
+			lever: 'pace'
+		};
+		this.#drill = { ...this.#drill, rungs: [...this.#drill.rungs, rung] };
+		this.rungId = id;
+	};
+
+	/** Changes what the chosen rung is called and what it is about. */
+	setRung = (change: Partial<Pick<Rung, 'name' | 'change' | 'lever' | 'needs'>>): void => {
+		const rungs = this.#drill.rungs.map((rung) => {
+			const next = rung.id === this.rungId ? { ...rung, ...change } : rung;
+			const { needs = [], ...rest } = next;
+			return needs.length > 0 ? next : rest;
+		});
+		this.#drill = { ...this.#drill, rungs };
+	};
+
+	/** Fields of the chosen rung as the drill has them. */
+	giveBack = (fields: readonly RungField[]): void => {
+		if (this.rungId !== undefined) this.#drill = asTheDrill(this.#drill, this.rungId, fields);
+	};
+
+	/** Moves the chosen rung up or down the ladder. */
+	moveRung = (by: 1 | -1): void => {
+		const rungs = [...this.#drill.rungs];
+		const at = rungs.findIndex(({ id }) => id === this.rungId);
+		if (at < 0 || !rungs[at + by]) return;
+		[rungs[at], rungs[at + by]] = [rungs[at + by], rungs[at]];
+		this.#drill = { ...this.#drill, rungs };
+	};
+
+	/** Takes the chosen rung out, wherever it is named, and goes back to the drill. */
+	removeRung = (): void => {
+		const gone = this.rungId;
+		this.rungId = undefined;
+		const { rungs, faults, ...rest } = this.#drill;
+		const without = <Named extends { rung?: string }>({ rung, ...other }: Named) =>
+			rung === undefined || rung === gone ? other : { ...other, rung };
+		this.#drill = {
+			...rest,
+			...(faults && { faults: faults.map(without) }),
+			rungs: rungs
+				.filter(({ id }) => id !== gone)
+				.map(({ needs = [], ...rung }) => {
+					const left = needs.filter((id) => id !== gone);
+					return left.length > 0 ? { ...rung, needs: left } : rung;
+				})
+		};
+	};
+}

@@ -1,0 +1,167 @@
+import { describe, expect, test } from 'vitest';
+import { sameValue } from '$core/base';
+import { blankDrill, faultOf, resolveDrill, simulate, withChange } from '$core/drill';
+import { RungChange } from '$core/model/drill';
+import { demoContext, demoTeams } from '../../../../tests/support/demo';
+import { DrillDraft } from './draft.svelte';
+import { FIELD_GROUPS, groupOf } from './fields';
+import { cuesIn, faultsIn, kitIn, type SpotCalling } from './lines';
+import { linesOn, nearestSpot, snapped } from './mapping';
+import { skillRows, skillsIn } from './skillRows';
+import { newSpotRow, spotColumns, spotRows, spotsIn } from './spotRows';
+import { wayRows, waysIn, withWay } from './wayRows';
+
+const all = demoTeams().flatMap((team) => demoContext(team).shelf);
+const plain: SpotCalling = {
+	nameOf: (key) => key,
+	keyOf: (name) => (all.some(({ spots }) => spots.some(({ id }) => id === name)) ? name : undefined)
+};
+const blank = blankDrill({ id: 'x', sport: 'any' });
+
+describe('what is typed in', () => {
+	test('has a place for every field that a rung may change, each in one group', () => {
+		const fields = FIELD_GROUPS.flatMap((group) => group.fields);
+		expect(fields.toSorted()).toEqual(Object.keys(RungChange.properties).toSorted());
+		expect(groupOf('rotation')?.id).toBe('spots');
+	});
+
+	test('is the same drill again where nothing is changed, input by input', () => {
+		for (const drill of all)
+			for (const { id, inputs } of FIELD_GROUPS)
+				for (const input of inputs) {
+					// A tick that was never made is not the same as one that was taken away.
+					if (input.kind === 'tick' && !input.value(drill, plain)) continue;
+					const change =
+						input.kind === 'number'
+							? input.write(drill, input.value(drill, plain), plain)
+							: input.kind === 'tick'
+								? input.write(drill, input.value(drill, plain), plain)
+								: input.write(drill, input.value(drill, plain), plain);
+					expect([drill.id, id, sameValue(withChange(drill, change), drill)]).toEqual([
+						drill.id,
+						id,
+						true
+					]);
+				}
+	});
+
+	test('in tables is the same drill again', () => {
+		for (const drill of all) {
+			const moves = Object.entries(drill.rotation.moves).filter(([from, to]) => from !== to);
+			expect(spotsIn(spotRows(drill, plain), drill)).toEqual({
+				spots: drill.spots,
+				rotation: { ...drill.rotation, moves: Object.fromEntries(moves) }
+			});
+			expect(waysIn(wayRows(drill, plain), plain)).toEqual(drill.paths);
+			expect(skillsIn(skillRows(drill))).toEqual(drill.skills);
+		}
+		const row = newSpotRow('k', blank);
+		for (const column of spotColumns([row], []))
+			expect(column.set(row, column.value(row))).toEqual(row);
+	});
+
+	test('is read as a coach writes it', () => {
+		expect(kitIn('2 ball\n1,5 cone a player\nrope')).toEqual([
+			{ item: 'ball', count: 2, per: 'copy' },
+			{ item: 'cone', count: 1.5, per: 'player' },
+			{ item: 'rope', count: 1, per: 'copy' }
+		]);
+		const calling = { ...plain, keyOf: (name: string) => (name === 'gate' ? 'k' : undefined) };
+		expect(cuesIn('gate: low\n\nfor: everyone ', calling)).toEqual([
+			{ say: 'low', spot: 'k' },
+			{ say: 'for: everyone' }
+		]);
+		const rungs = [{ id: 'r', name: 'Faster', change: '', lever: 'pace' as const }];
+		expect(faultsIn('tall > bend > Faster\nlate', { ...blank, rungs })).toEqual([
+			{ seen: 'tall', say: 'bend', rung: 'r' },
+			{ seen: 'late', say: '' }
+		]);
+		const ways = wayRows({ ...blank, paths: [{ from: [1, 2.5], to: 'x', kind: 'run' }] }, plain);
+		expect(ways[0]).toMatchObject({ from: '1; 2.5', step: '' });
+		expect(waysIn([{ ...ways[0], from: '3,5; 4' }], plain)).toMatchObject([{ from: [3.5, 4] }]);
+	});
+});
+
+describe('a draft', () => {
+	test('keeps moves, ways and rungs together while a spot is called otherwise', () => {
+		const draft = new DrillDraft({ ...blank, paths: [{ from: 'work', to: 'feed', kind: 'run' }] });
+		draft.addRung();
+		draft.set({ rotation: { ...blank.rotation, everyTurns: 2 } });
+		draft.rungId = undefined;
+		draft.call({ work: 'feed' });
+		expect(draft.isComplete).toBe(false);
+		draft.call({ work: 'runner' });
+		expect(draft.kept).toMatchObject({
+			rotation: { moves: { runner: 'feed', feed: 'runner' } },
+			paths: [{ from: 'runner' }],
+			rungs: [{ set: { rotation: { moves: { runner: 'feed' } } } }]
+		});
+		expect(draft.fault).toBeNull();
+	});
+
+	test('writes a rung as what it changes, and gives back what it no longer does', () => {
+		const draft = new DrillDraft(blank);
+		draft.addRung();
+		draft.setRung({ name: 'Quick', lever: 'pace' });
+		draft.set({ turn: { workSeconds: 6, headwaySeconds: 7 }, effort: 7 });
+		expect(draft.changed).toEqual(['turn', 'effort']);
+		expect(draft.running.turn.workSeconds).toBe(6);
+		expect(draft.kept.effort).toBe(blank.effort);
+		draft.giveBack(['turn']);
+		expect(draft.kept.rungs).toMatchObject([{ name: 'Quick', set: { effort: 7 } }]);
+		draft.addRung();
+		draft.setRung({ needs: [draft.kept.rungs[0].id] });
+		draft.moveRung(-1);
+		expect(draft.kept.rungs.map(({ name }) => name)).toEqual(['Rung 2', 'Quick']);
+		draft.rungId = draft.kept.rungs[1].id;
+		draft.removeRung();
+		expect(draft.kept.rungs).toEqual([{ id: 'rung-2', name: 'Rung 2', change: '', lever: 'pace' }]);
+		expect(draft.rungId).toBeUndefined();
+	});
+
+	test('runs the last state that could run while another is typed', () => {
+		const draft = new DrillDraft(blank);
+		draft.set({ rotation: { moves: { work: 'feed', feed: 'feed' } } });
+		expect(draft.fault).toMatchObject({ code: 'unbalanced-rotation' });
+		expect(draft.running).toEqual(blank);
+		draft.set({ spots: blank.spots.map((spot) => ({ ...spot, count: Number.NaN })) });
+		expect([draft.isComplete, draft.fault]).toEqual([false, null]);
+	});
+
+	test('of any drill of the demo is that drill, and so are its rungs', () => {
+		for (const drill of all) {
+			const draft = new DrillDraft(drill);
+			expect([drill.id, faultOf(draft.kept), draft.isComplete]).toEqual([drill.id, null, true]);
+			for (const { id } of drill.rungs) {
+				draft.rungId = id;
+				const resolved = resolveDrill(drill, id);
+				const asked = { players: draft.running.group.ideal, minutes: 4 };
+				expect(simulate({ drill: draft.running, ...asked })).toEqual(
+					resolved.ok && simulate({ drill: resolved.value, ...asked })
+				);
+			}
+		}
+	});
+});
+
+test('lines are drawn from spot to spot, or to a half metre where none is near', () => {
+	const spots = [
+		{ key: 'a', x: 1, y: 1 },
+		{ key: 'b', x: 2, y: 1 }
+	];
+	expect(nearestSpot(spots, { x: 1.6, y: 1 }, 1)).toBe('b');
+	expect(nearestSpot(spots, { x: 5, y: 5 }, 1)).toBeNull();
+	expect(snapped({ x: 9.3, y: 11 }, blank.ground)).toEqual({ x: 9.5, y: 10 });
+	const drill = {
+		...blank,
+		rotation: { moves: { a: 'b', b: 'b' } },
+		paths: withWay(blank, { from: 'a', to: [4, 4], kind: 'flight' })
+	};
+	expect(linesOn(drill, spots)).toEqual([
+		{ key: 'way 0', kind: 'flight', from: { key: 'a', x: 1, y: 1 }, to: { x: 4, y: 4 } },
+		{ key: 'move a', kind: 'move', from: spots[0], to: spots[1] }
+	]);
+	expect(withWay(drill, { from: 'b', to: 'a', kind: 'run' }).map(({ step }) => step)).toEqual([
+		1, 2
+	]);
+});

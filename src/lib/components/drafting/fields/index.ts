@@ -1,0 +1,22 @@
+import { KIND } from './kind';
+import { NEEDS } from './needs';
+import { RUNNING } from './running';
+import { SAID } from './said';
+import type { FieldGroup } from './inputs';
+
+export type { FieldGroup, Input } from './inputs';
+
+/** Every field of a drill that a rung may replace, as it is typed in. */
+export const FIELD_GROUPS: readonly FieldGroup[] = [...RUNNING, ...NEEDS, ...KIND, ...SAID];
+
+/** The sections of the form with their groups. */
+export const SECTIONS: readonly { name: string; groups: readonly FieldGroup[] }[] = [
+	{ name: 'How it runs', groups: RUNNING },
+	{ name: 'What it needs', groups: NEEDS },
+	{ name: 'What it is', groups: KIND },
+	{ name: 'What is said', groups: SAID }
+];
+
+/** The group in which a field is typed in. */
+export const groupOf = (field: string): FieldGroup | undefined =>
+	FIELD_GROUPS.find(({ fields }) => fields.some((each) => each === field));

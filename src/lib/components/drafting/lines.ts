@@ -1,0 +1,81 @@
+import type { Drill } from '$core/model/drill';
+
+/** What the spots of a drill are called while it is written. */
+export interface SpotCalling {
+	nameOf: (key: string) => string;
+	keyOf: (name: string) => string | undefined;
+}
+
+/** A number as it is typed, with a point or a comma; NaN for what is none. */
+export const numberIn = (typed: string): number => Number(typed.trim().replace(',', '.') || NaN);
+
+/** The lines of a text that say something. */
+export const linesOf = (typed: string): string[] =>
+	typed
+		.split('\n')
+		.map((line) => line.trim())
+		.filter(Boolean);
+
+/** A list of lines as a field of a drill: none where it is empty. */
+export const listOf = (typed: string): string[] | undefined => {
+	const lines = linesOf(typed);
+	return lines.length > 0 ? lines : undefined;
+};
+
+const counted = (line: string): { count: number; item: string } => {
+	const [, count, item] = /^(\d+(?:[.,]\d+)?)\s+(.*)$/.exec(line) ?? [line, '1', line];
+	return { count: numberIn(count), item };
+};
+
+/** `2 ball a copy`, `1 bib a player`. */
+export const kitText = ({ kit }: Drill): string =>
+	kit.map(({ item, count, per }) => `${count} ${item} a ${per}`).join('\n');
+
+export const kitIn = (typed: string): Drill['kit'] =>
+	linesOf(typed).map((line) => ({
+		...counted(line.replace(/\sa (player|copy)$/, '')),
+		per: /\sa player$/.test(line) ? 'player' : 'copy'
+	}));
+
+/** `1 goal`, of things that stand in the zone. */
+export const fixturesText = ({ fixtures = [] }: Drill): string =>
+	fixtures.map(({ item, count }) => `${count} ${item}`).join('\n');
+
+export const fixturesIn = (typed: string): Drill['fixtures'] => listOf(typed)?.map(counted);
+
+/** `1 keeper`, of roles that a copy must have. */
+export const rolesText = ({ needsRole = [] }: Drill): string =>
+	needsRole.map(({ role, count }) => `${count} ${role}`).join('\n');
+
+export const rolesIn = (typed: string): Drill['needsRole'] =>
+	listOf(typed)?.map((line) => {
+		const { count, item } = counted(line);
+		return { role: item, count };
+	});
+
+/** `eyes up` for everyone, `feed: firm pass` for those at a spot. */
+export const cuesText = ({ cues }: Drill, { nameOf }: SpotCalling): string =>
+	cues.map(({ say, spot }) => (spot ? `${nameOf(spot)}: ${say}` : say)).join('\n');
+
+export const cuesIn = (typed: string, { keyOf }: SpotCalling): Drill['cues'] =>
+	linesOf(typed).map((line) => {
+		const [, name, say] = /^([^:]+):\s*(.+)$/.exec(line) ?? [];
+		const spot = name === undefined ? undefined : keyOf(name);
+		return spot === undefined ? { say: line } : { say, spot };
+	});
+
+/** `what is seen > what to say > the rung that mends it`. */
+export const faultsText = ({ faults = [], rungs }: Drill): string =>
+	faults
+		.map(({ seen, say, rung }) => {
+			const name = rungs.find(({ id }) => id === rung)?.name;
+			return [seen, say, ...(name === undefined ? [] : [name])].join(' > ');
+		})
+		.join('\n');
+
+export const faultsIn = (typed: string, { rungs }: Drill): Drill['faults'] =>
+	listOf(typed)?.map((line) => {
+		const [seen, say = '', name] = line.split('>').map((part) => part.trim());
+		const rung = rungs.find((each) => each.name === name)?.id;
+		return { seen, say, ...(rung !== undefined && { rung }) };
+	});

@@ -1,0 +1,58 @@
+import type { Drill } from '$core/model/drill';
+import { fieldColumn, type Column, type TypedRow } from '../table/columns';
+import { numberIn } from './lines';
+
+/** A skill of a drill while it is typed in; its share in percent of the drill's time. */
+export interface SkillRow extends TypedRow {
+	skill: string;
+	share: string;
+	focus: string;
+}
+
+export const skillRows = ({ skills }: Drill): SkillRow[] =>
+	skills.map(({ skill, share, focus }, index) => ({
+		key: `skill-${index}`,
+		skill,
+		share: String(Math.round(share * 1000) / 10),
+		focus
+	}));
+
+/** The skills that rows say; those without one are passed over. */
+export const skillsIn = (rows: readonly SkillRow[]): Drill['skills'] =>
+	rows
+		.filter(({ skill }) => skill !== '')
+		.map(({ skill, share, focus }) => ({
+			skill,
+			share: Math.min(1, Math.max(0, numberIn(share) / 100 || 0)),
+			focus: focus === 'second' ? 'second' : 'main'
+		}));
+
+/** The columns of the skills' table, to choose from the skills that are named. */
+export const skillColumns = (
+	skills: readonly { id: string; name: string }[]
+): Column<SkillRow>[] => {
+	const of = ({ skill }: SkillRow) => skills.find(({ id }) => id === skill)?.name ?? 'a skill';
+	return [
+		fieldColumn<SkillRow, 'skill'>('skill', {
+			heading: 'Skill',
+			kind: 'choice',
+			label: () => 'Skill',
+			options: skills
+		}),
+		fieldColumn<SkillRow, 'share'>('share', {
+			heading: 'Share, %',
+			kind: 'number',
+			label: (row) => `Share of ${of(row)}, %`
+		}),
+		fieldColumn<SkillRow, 'focus'>('focus', {
+			heading: 'Focus',
+			kind: 'choice',
+			isNeeded: true,
+			label: (row) => `Focus on ${of(row)}`,
+			options: [
+				{ id: 'main', name: 'main' },
+				{ id: 'second', name: 'second' }
+			]
+		})
+	];
+};

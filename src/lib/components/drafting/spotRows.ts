@@ -1,0 +1,134 @@
+import type { Drill, Spot } from '$core/model/drill';
+import { fieldColumn, type Column, type TypedRow } from '../table/columns';
+import { numberIn, type SpotCalling } from './lines';
+
+/** A spot while it is typed in; its key is the spot's id in the draft, whatever it is called. */
+export interface SpotRow extends TypedRow {
+	name: string;
+	role: string;
+	count: string;
+	upTo: string;
+	by: string;
+	line: boolean;
+	/** Key of the spot that its players go to. */
+	goesTo: string;
+	x: string;
+	y: string;
+	unit: string;
+	joins: string;
+	reps: string;
+	job: string;
+}
+
+const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+
+export const spotRows = ({ spots, rotation }: Drill, { nameOf }: SpotCalling): SpotRow[] =>
+	spots.map((spot) => ({
+		key: spot.id,
+		name: nameOf(spot.id),
+		role: spot.role,
+		count: text(spot.count),
+		upTo: text(spot.upTo),
+		by: spot.by ?? 'player',
+		line: spot.line ?? false,
+		goesTo: Object.hasOwn(rotation.moves, spot.id) ? rotation.moves[spot.id] : spot.id,
+		x: text(spot.x),
+		y: text(spot.y),
+		unit: spot.unit ?? '',
+		joins: text(spot.joinsAtSeconds),
+		reps: text(spot.repsPerTurn),
+		job: spot.job ?? ''
+	}));
+
+/** A row for a spot that is new, with one worker in the middle. */
+export const newSpotRow = (key: string, { ground }: Drill): SpotRow => ({
+	key,
+	name: '',
+	role: 'worker',
+	count: '1',
+	upTo: '',
+	by: 'player',
+	line: false,
+	goesTo: '',
+	x: String(ground.length / 2),
+	y: String(ground.width / 2),
+	unit: '',
+	joins: '',
+	reps: '',
+	job: ''
+});
+
+/** A number that is there only where something is typed. */
+const optional = <Field extends string>(field: Field, typed: string) =>
+	typed.trim() === '' ? {} : ({ [field]: numberIn(typed) } as Record<Field, number>);
+
+/** The spots that rows say, by their keys, and the moves between them; what is no number is NaN. */
+export function spotsIn(
+	rows: readonly SpotRow[],
+	{ rotation }: Drill
+): Pick<Drill, 'spots' | 'rotation'> {
+	const spots = rows.map((row): Spot => ({
+		id: row.key,
+		role: row.role as Spot['role'],
+		count: numberIn(row.count),
+		...optional('upTo', row.upTo),
+		...(row.line && { line: true }),
+		...(row.by !== 'player' && row.by !== '' && { by: row.by as Spot['by'] }),
+		...(row.unit !== '' && { unit: row.unit }),
+		...optional('joinsAtSeconds', row.joins),
+		...optional('repsPerTurn', row.reps),
+		...(row.job.trim() !== '' && { job: row.job.trim() }),
+		...optional('x', row.x),
+		...optional('y', row.y)
+	}));
+	const there = new Set(rows.map(({ key }) => key));
+	const moves = Object.fromEntries(
+		rows.flatMap(({ key, goesTo }) => (there.has(goesTo) && goesTo !== key ? [[key, goesTo]] : []))
+	);
+	return { spots, rotation: { ...rotation, moves } };
+}
+
+const same = (ids: readonly string[]) => ids.map((id) => ({ id, name: id }));
+
+/** The columns of the spots' table; a spot goes to any of them. */
+export function spotColumns(
+	rows: readonly SpotRow[],
+	units: readonly { id: string; name: string }[]
+): Column<SpotRow>[] {
+	const of = ({ name }: SpotRow) => name || 'a new spot';
+	const plain = (
+		id: keyof SpotRow & string,
+		heading: string,
+		kind: Column<SpotRow>['kind'],
+		more: Partial<Column<SpotRow>> = {}
+	) =>
+		fieldColumn<SpotRow, typeof id>(id, {
+			heading,
+			kind,
+			label: (row) => `${heading} of ${of(row)}`,
+			...more
+		});
+	return [
+		plain('name', 'Spot', 'text', { label: () => 'Spot', isStrong: true }),
+		plain('role', 'Role', 'choice', {
+			options: same(['worker', 'opponent', 'feeder', 'helper']),
+			isNeeded: true
+		}),
+		plain('count', 'Players', 'number'),
+		plain('upTo', 'Up to', 'number'),
+		plain('by', 'Held by', 'choice', {
+			options: same(['player', 'adult', 'either']),
+			isNeeded: true
+		}),
+		plain('line', 'Line', 'tick'),
+		plain('goesTo', 'Then goes to', 'choice', {
+			options: rows.map(({ key, name }) => ({ id: key, name: name || 'a new spot' }))
+		}),
+		plain('x', 'x, m', 'number'),
+		plain('y', 'y, m', 'number'),
+		plain('unit', 'Unit', 'choice', { options: units }),
+		plain('joins', 'Joins at, s', 'number'),
+		plain('reps', 'Counts as', 'number'),
+		plain('job', 'Job', 'text', { least: 180 })
+	];
+}
