@@ -10,11 +10,11 @@ async function savedBy(page: Page, press: () => Promise<void>): Promise<string> 
 
 test('a drill is found by words and filters, and its page runs it', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/drills`);
-	await expect(page.getByText('20 of 20 drills can run on Tuesday 6 April')).toBeVisible();
+	await expect(page.getByText('25 of 25 drills can run on Tuesday 6 April')).toBeVisible();
 	// The choice says how many it leaves.
-	const receiving = page.getByLabel('Skill').getByRole('option', { name: /^Receiving/ });
+	const receiving = page.getByLabel('Skill and stage').getByRole('option', { name: /^Receiving/ });
 	const count = /\((\d+)\)/.exec(await receiving.innerText())?.[1];
-	await page.getByLabel('Skill').selectOption('receiving');
+	await page.getByLabel('Skill and stage').selectOption('receiving');
 	await expect(page.getByText(`${count} of ${count} drills can run`)).toBeVisible();
 	await page.getByLabel('Words').fill('rebound');
 	await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Rebound rally');
@@ -22,6 +22,16 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await page.getByLabel('Words').fill('zebra');
 	await expect(page.getByText('No drill is so.')).toBeVisible();
 	await page.getByRole('link', { name: 'Show all drills' }).click();
+	await expect(page.getByText('25 of 25 drills can run')).toBeVisible();
+	await page.getByLabel('Players here').fill('9');
+	await page.getByLabel('Minutes').fill('8');
+	await page.getByLabel('Ground free').selectOption('A');
+	await expect(page.getByText(/\d+ of 25 drills can run on .* with 9 players/)).toBeVisible();
+	await expect(page.getByText(/turns in 8 min/).first()).toBeVisible();
+	await expect(page.getByText('9 players make no groups of 5 to 8').first()).toBeVisible();
+	await page.getByLabel('only what can run').check();
+	await expect(page.getByText('9 players make no groups')).toBeHidden();
+	await open(page, `${server.url}/saltmarsh/drills`);
 	await page.getByRole('link', { name: 'Channel duel' }).click();
 
 	await expect(page.getByRole('heading', { name: 'Channel duel', level: 1 })).toBeVisible();

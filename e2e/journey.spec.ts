@@ -98,7 +98,7 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	await expect(page.getByText('This practice is empty')).toBeVisible();
 	const shelf = page.getByRole('region', { name: 'Shelf' });
 	const tape = page.getByRole('region', { name: 'Tape' });
-	await expect(shelf.getByRole('listitem')).toHaveCount(20);
+	await expect(shelf.getByRole('listitem')).toHaveCount(25);
 
 	// A hard drill alone is warned about; the fix puts a warm-up in front.
 	await shelf.getByRole('button', { name: /^Channel duel/ }).click();

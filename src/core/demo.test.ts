@@ -1,9 +1,16 @@
 import { describe, expect, test } from 'vitest';
-import { demoContext, demoPractice, demoPractices, demoTeams } from '../../tests/support/demo';
+import {
+	demoContext,
+	demoPractice,
+	demoPractices,
+	demoSport,
+	demoTeams
+} from '../../tests/support/demo';
 import { check } from './checks';
-import { playerSystem, resolveDrill, simulate } from './drill';
+import { faultOf, playerSystem, resolveDrill, simulate } from './drill';
 import type { TSchema } from 'typebox';
 import { Drill as DrillSchema, type Drill } from './model/drill';
+import { skillsOf, stageOf } from './model/skill';
 import { evaluate } from './practice';
 
 /** How a drill's players go round, whatever its spots are called. */
@@ -16,6 +23,11 @@ function shapeOf({ spots, rotation }: Drill): string {
 }
 
 const shelves = demoTeams().map((team) => ({ team, context: demoContext(team) }));
+const kits = [
+	['saltmarsh', 'field-hockey'],
+	['harbour-minis', 'team-handball'],
+	['skerryside', 'australian-rules']
+] as const;
 const all = shelves.flatMap(({ context }) => context.shelf);
 
 describe('the demo', () => {
@@ -30,8 +42,8 @@ describe('the demo', () => {
 		expect(demoPractice().expected).toHaveLength(22);
 	});
 
-	test('has a shelf of 45 drills or more, no two of which have the same spots, moves and seconds', () => {
-		expect(all.length).toBeGreaterThanOrEqual(45);
+	test('has a shelf of 60 drills or more, no two of which have the same spots, moves and seconds', () => {
+		expect(all.length).toBeGreaterThanOrEqual(60);
 		const runs = all.map((drill) => JSON.stringify([shapeOf(drill), drill.turn]));
 		expect(runs.filter((run, index) => runs.indexOf(run) !== index)).toEqual([]);
 		expect(new Set(all.map(shapeOf)).size).toBeGreaterThanOrEqual(12);
@@ -67,12 +79,45 @@ describe('the demo', () => {
 		expect(optional.filter((field) => !used.has(field))).toEqual([]);
 	});
 
-	test.each(shelves)('$team has a drill for every skill area', ({ context }) => {
-		const skills = new Set(
-			context.shelf.flatMap((drill) => drill.skills.map(({ skill }) => skill))
+	test.each(shelves)(
+		'$team has a drill, or a rung of one, for every stage of every skill area',
+		({ context }) => {
+			const { shelf, team } = context;
+			const rungs = shelf.flatMap((drill) => [
+				drill,
+				...drill.rungs.flatMap(({ set }) => set ?? [])
+			]);
+			const taught = new Set(rungs.flatMap(({ skills = [] }) => skills.map(({ skill }) => skill)));
+			const stages = skillsOf(team.skillAreas).filter((skill) => stageOf(skill) !== null);
+			expect(stages.length).toBeGreaterThanOrEqual(15);
+			expect(stages.filter((skill) => !taught.has(skill))).toEqual([]);
+		}
+	);
+
+	test.each(kits)('the stages of %s are those of its kit', (team, kit) => {
+		expect(demoContext(team).team.skillAreas).toEqual(demoSport(kit).skillAreas);
+	});
+
+	test('prints its shelf as a table', () => {
+		const rows = shelves.flatMap(({ team, context }) =>
+			context.shelf.map((drill) => {
+				const { ideal } = drill.group;
+				const run = simulate({ drill, players: ideal, minutes: 12 });
+				const [turns, wait] = run.ok ? [run.value.reps.mean, run.value.share.wait] : [0, 1];
+				const main = drill.skills.find(({ focus }) => focus === 'main')?.skill ?? '';
+				const rest = drill.restByDesign ? ' rests' : '';
+				return [
+					...[team.padEnd(14), drill.name.padEnd(20), main.padEnd(14)],
+					`${ideal}`.padStart(3),
+					`${Math.round(turns)}`.padStart(4),
+					`${Math.round(wait * 100)} %`.padStart(5) + rest.padEnd(6),
+					`${drill.rungs.length}`.padStart(2)
+				].join(' ');
+			})
 		);
-		const areas = context.team.skillAreas.map(({ id }) => id);
-		expect(areas.filter((area) => !skills.has(area))).toEqual([]);
+		const head = 'team, drill, main skill, best number, turns and waiting in 12 min, rungs';
+		console.info([head, ...rows].join('\n'));
+		expect(rows).toHaveLength(all.length);
 	});
 
 	for (const { team, context } of shelves) {
@@ -95,6 +140,14 @@ describe('the demo', () => {
 					const run = simulate({ drill, players: drill.group.ideal, minutes: 12 });
 					const wait = run.ok ? run.value.share.wait : 1;
 					if (!drill.restByDesign) expect(wait).toBeLessThanOrEqual(0.6);
+				});
+
+				test('is sound, and names nothing that there is not', () => {
+					expect(faultOf(drill)).toBeNull();
+				});
+
+				test('has no ladder, or one of two to six rungs', () => {
+					expect([0, 2, 3, 4, 5, 6]).toContain(drill.rungs.length);
 				});
 
 				test('asks for kit and fixtures that there are, and names spots and rungs that it has', () => {

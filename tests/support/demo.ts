@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Surroundings } from '../../src/core/model/bundle';
 import { surroundingsOf } from '../../src/core/model/teamFile';
+import type { Sport } from '../../src/core/model/sport';
 import type { Practice } from '../../src/core/model/practice';
 import { toContext, type Context } from '../../src/core/practice';
 
@@ -17,6 +18,9 @@ export function demoSurroundings(team = 'saltmarsh'): Surroundings {
 	const drills = filesIn(`${team}/drills/`).map((file) => read(`${team}/drills/${file}`));
 	return surroundingsOf(read(`${team}/team.json`), drills);
 }
+
+/** The kit of a sport, by its id. */
+export const demoSport = (id: string): Sport => read(`../sports/${id}.json`);
 
 /** A made-up team as a context. */
 export function demoContext(team = 'saltmarsh'): Context {

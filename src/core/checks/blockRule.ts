@@ -1,4 +1,5 @@
 import type { Drill } from '../model/drill';
+import { areaOf } from '../model/skill';
 import { applyEdit, evaluate, type Edit, type Evaluation, type PlayedRun } from '../practice';
 import type { SizeOption } from '../sizing';
 import type { Finding, FindingCode, Rule, Severity } from './finding';
@@ -61,10 +62,11 @@ const isOfKind = ({ family }: Drill, isWarmUp: boolean) =>
 /** Drills of the shelf that the block's groups can run instead: new ones first, then by shared skills. */
 function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
 	const sizes = runs.map(({ run }) => run.players.length);
-	const skills = new Set(drill.skills.map(({ skill }) => skill));
+	const areas = new Set(drill.skills.map(({ skill }) => areaOf(skill)));
 	const used = new Set(evaluation.runs.map(({ run }) => run.drill?.id));
 	const rank = (other: Drill) =>
-		(used.has(other.id) ? 0 : 10) + other.skills.filter(({ skill }) => skills.has(skill)).length;
+		(used.has(other.id) ? 0 : 10) +
+		other.skills.filter(({ skill }) => areas.has(areaOf(skill))).length;
 	return evaluation.context.shelf
 		.filter(
 			(other) =>

@@ -1,3 +1,4 @@
+import { areaOf } from '../model/skill';
 import { assertNever } from '../base';
 import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
 import type { Block, Copy, Practice } from '../model/practice';
@@ -35,7 +36,7 @@ function namesIn({ practice, context }: Plan) {
 		adult: (id: string) => named(context.adultById.get(id)?.name, id),
 		unit: (id: string) => named(context.team.units.find((unit) => unit.id === id)?.name, id),
 		skill: (id: string) =>
-			named(context.team.skillAreas.find((skill) => skill.id === id)?.name, id),
+			named(context.team.skillAreas.find((area) => area.id === areaOf(id))?.name, id),
 		drill: (id: string) => named(context.shelf.find((drill) => drill.id === id)?.name, id)
 	};
 }

@@ -174,7 +174,17 @@ export const Team = Type.Object(
 		sport: Id,
 		ages: Type.Object({ from: Type.Integer(), to: Type.Integer() }, closed),
 		timeZone: Name,
-		skillAreas: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
+		skillAreas: Type.Array(
+			Type.Object(
+				{
+					id: Id,
+					name: Name,
+					/** What is learned of it, from the first on; `passing/2` is the second of passing. */
+					stages: Type.Optional(Type.Array(Text))
+				},
+				closed
+			)
+		),
 		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
 		/** The places of one team in a game; a position may come several times. */
 		positions: Type.Optional(Type.Array(Id)),

@@ -1,4 +1,5 @@
 import type { Drill } from '../model/drill';
+import { mainAreas } from '../model/skill';
 import type { Lane, Period, Practice } from '../model/practice';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone, kitNeeded, type SizeLimits } from '../sizing';
@@ -75,11 +76,11 @@ export function whoLeadsFirst(
 	drill: Drill,
 	{ adultById }: Context
 ): string[] {
-	const main = drill.skills.flatMap(({ skill, focus }) => (focus === 'main' ? skill : []));
+	const main = mainAreas(drill);
 	function rank(id: string): number {
 		const skills = adultById.get(id)?.skills;
 		if (!skills) return 1;
-		return main.some((skill) => skills.includes(skill)) ? 0 : 2;
+		return main.some((area) => skills.includes(area)) ? 0 : 2;
 	}
 	return ids.toSorted((a, b) => rank(a) - rank(b));
 }

@@ -1,6 +1,7 @@
 import { simulate, type SimulateOutput } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Lane } from '../model/practice';
+import { mainAreas } from '../model/skill';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone } from '../sizing';
 import type { Plan } from './plan';
@@ -57,10 +58,10 @@ export function suggestStations(
 	const { practice, context } = plan;
 	const adults = practice.adults.filter((id) => !adultsIn(beside).has(id));
 	const used: Zone[] = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
-	const skills = new Set<string>();
+	const areas = new Set<string>();
 	const wishes: StationWish[] = [];
-	const area = (zone: Zone) => zone.length * zone.width;
-	const zones = context.ground.zones.toSorted((a, b) => area(a) - area(b));
+	const size = (zone: Zone) => zone.length * zone.width;
+	const zones = context.ground.zones.toSorted((a, b) => size(a) - size(b));
 
 	function take(drill: Drill): boolean {
 		const zone = zones.find(
@@ -68,7 +69,7 @@ export function suggestStations(
 		);
 		if (!zone || wishes.length >= count) return false;
 		used.push(zone);
-		for (const { skill, focus } of drill.skills) if (focus === 'main') skills.add(skill);
+		for (const area of mainAreas(drill)) areas.add(area);
 		const [leader] = whoLeadsFirst(adults, drill, context);
 		if (leader !== undefined) adults.splice(adults.indexOf(leader), 1);
 		wishes.push({ drill, zoneId: zone.id, adults: leader === undefined ? [] : [leader] });
@@ -79,8 +80,7 @@ export function suggestStations(
 	const others = stationDrills(plan, players, minutes).filter(
 		({ id }) => !first.some((own) => own.id === id)
 	);
-	const isNew = (drill: Drill) =>
-		!drill.skills.some(({ skill, focus }) => focus === 'main' && skills.has(skill));
+	const isNew = (drill: Drill) => !mainAreas(drill).some((area) => areas.has(area));
 	for (const drill of others) if (isNew(drill)) take(drill);
 	for (const drill of others) if (!wishes.some((wish) => wish.drill === drill)) take(drill);
 	return wishes;

@@ -1,10 +1,12 @@
 import Type, { type Static } from 'typebox';
 import { closed, Id } from '../model/fields';
+import { areaOf } from '../model/skill';
 import type { ShelfLine } from './line';
 
 /** What a coach looks for; a filter that is not there lets everything through. */
 export const ShelfFilter = Type.Object(
 	{
+		/** An area with all its stages, or one stage. */
 		skill: Type.Optional(Id),
 		family: Type.Optional(Id),
 		frequency: Type.Optional(Type.Enum(['daily', 'regular', 'vary'])),
@@ -12,7 +14,9 @@ export const ShelfFilter = Type.Object(
 		effort: Type.Optional(Type.Integer({ minimum: 1, maximum: 10 })),
 		contact: Type.Optional(Type.Integer({ minimum: 0, maximum: 4 })),
 		/** Not used for so many practices at least. */
-		unused: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 }))
+		unused: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
+		/** Only what can run here. */
+		fits: Type.Optional(Type.Literal(true))
 	},
 	closed
 );
@@ -20,15 +24,23 @@ export type ShelfFilter = Static<typeof ShelfFilter>;
 
 type Key = keyof ShelfFilter;
 
+/** Values that a line counts for. */
+const VALUES: { [Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) => string[] } = {
+	skill: ({ drill }) => [...new Set(drill.skills.flatMap(({ skill }) => [areaOf(skill), skill]))],
+	family: ({ drill }) => (drill.family === undefined ? [] : [drill.family]),
+	frequency: ({ drill }) => [drill.frequency]
+};
+
 const PASSES: {
 	[Each in Key]: (line: ShelfLine, value: NonNullable<ShelfFilter[Each]>) => boolean;
 } = {
-	skill: ({ drill }, skill) => drill.skills.some((each) => each.skill === skill),
+	skill: (line, skill) => VALUES.skill(line).includes(skill),
 	family: ({ drill }, family) => drill.family === family,
 	frequency: ({ drill }, frequency) => drill.frequency === frequency,
 	effort: ({ drill }, most) => drill.effort <= most,
 	contact: ({ drill }, most) => drill.contact <= most,
-	unused: ({ unusedFor }, least) => unusedFor >= least
+	unused: ({ unusedFor }, least) => unusedFor >= least,
+	fits: ({ obstacles }) => obstacles.length === 0
 };
 
 /** Whether a line passes one part of a filter. */
@@ -51,12 +63,6 @@ export interface Facet {
 	counts: { value: string; count: number }[];
 }
 
-/** Values that a line counts for. */
-const VALUES: { [Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) => string[] } = {
-	skill: ({ drill }) => [...new Set(drill.skills.map(({ skill }) => skill))],
-	family: ({ drill }) => (drill.family === undefined ? [] : [drill.family]),
-	frequency: ({ drill }) => [drill.frequency]
-};
 /** Steps of the parts that are bounds. */
 const STEPS: { [Each in 'effort' | 'contact' | 'unused']: readonly number[] } = {
 	effort: [2, 4, 6, 8, 10],

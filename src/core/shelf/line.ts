@@ -1,4 +1,5 @@
 import type { Drill } from '../model/drill';
+import type { Obstacle } from './obstacles';
 
 /** What a list of the shelf knows of a drill: what it is for and what it needs, without the long texts. */
 export type DrillFacts = Pick<
@@ -27,4 +28,6 @@ export interface ShelfLine {
 	unusedFor: number;
 	/** How well its words suit the search, 0 without one. */
 	rank: number;
+	/** What keeps it from running here; empty where it can. */
+	obstacles: Obstacle[];
 }

@@ -13,10 +13,17 @@ export interface Here {
 /** Something that keeps a drill from running here: how much there is, and how much the least needs. */
 export type Obstacle =
 	| { what: 'players'; has: number; needs: number }
+	| { what: 'groups'; has: number; min: number; max: number }
 	| { what: 'adults'; has: number; needs: number }
 	| { what: 'ground'; length: number; width: number }
 	| { what: 'fixture'; item: string; needs: number }
 	| { what: 'kit'; item: string; has: number; needs: number };
+
+/** Whether players can be dealt to copies of a drill as evenly as may be, none too small or too large. */
+function divides(players: number, { min, max }: DrillFacts['group']): boolean {
+	const fewest = Math.ceil(players / max);
+	return players >= min * fewest;
+}
 
 /**
  * What keeps one copy of a drill from running here with its least number of players. An empty list is no
@@ -26,6 +33,8 @@ export function obstaclesOf(drill: DrillFacts, { players, adults, zones, kit }: 
 	const { group, coaches, ground, fixtures = [] } = drill;
 	const obstacles: Obstacle[] = [];
 	if (players < group.min) obstacles.push({ what: 'players', has: players, needs: group.min });
+	else if (!divides(players, group))
+		obstacles.push({ what: 'groups', has: players, min: group.min, max: group.max });
 	if (adults < coaches.min) obstacles.push({ what: 'adults', has: adults, needs: coaches.min });
 	const least = Math.min(group.ideal, Math.max(players, group.min));
 	const holding = zones.filter((zone) => copiesInZone(drill, zone, least) > 0);

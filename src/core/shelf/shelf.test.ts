@@ -7,7 +7,8 @@ const lines: ShelfLine[] = shelf.map((drill, index) => ({
 	drill,
 	lastUsed: null,
 	unusedFor: index,
-	rank: 0
+	rank: 0,
+	obstacles: index % 2 === 0 ? [] : [{ what: 'players', has: 1, needs: 2 }]
 }));
 const ids = (found: readonly ShelfLine[]) => found.map(({ drill }) => drill.id);
 
@@ -18,6 +19,16 @@ describe('filters', () => {
 		expect(ids(found)).toContain('rebound-rally');
 		expect(ids(found)).not.toContain('channel-duel');
 		expect(filtered(lines, { unused: 15 })).toHaveLength(shelf.length - 15);
+	});
+
+	test('find an area with all its stages, or one stage', () => {
+		const area = filtered(lines, { skill: 'passing' });
+		const stage = filtered(lines, { skill: 'passing/1' });
+		expect(stage.length).toBeGreaterThan(0);
+		expect(area.length).toBeGreaterThan(stage.length);
+		expect(ids(area)).toEqual(expect.arrayContaining(ids(stage)));
+		const fitting = filtered(lines, { fits: true });
+		expect(fitting.length).toBe(Math.ceil(lines.length / 2));
 	});
 
 	test('count what every choice would leave, the other choices as they are', () => {
@@ -43,6 +54,22 @@ describe('obstacles', () => {
 
 	test('are none for the demo’s own shelf', () => {
 		expect(shelf.filter(({ id }) => of(id).length > 0).map(({ id }) => id)).toEqual([]);
+	});
+
+	test('are that players make no groups of a size that the drill takes', () => {
+		const drill = { ...shelf[0], group: { min: 5, ideal: 6, max: 8 } };
+		const groups = (players: number) =>
+			obstaclesOf(drill, { ...here, players }).some(({ what }) => what === 'groups');
+		const impossible = Array.from({ length: 40 }, (_, index) => index + 5).filter(groups);
+		// Every way to deal them out, tried one by one.
+		const isPossible = (players: number) =>
+			Array.from({ length: players }, (_, index) => index + 1).some(
+				(copies) => Math.floor(players / copies) >= 5 && Math.ceil(players / copies) <= 8
+			);
+		expect(impossible).toEqual([9]);
+		expect(
+			Array.from({ length: 40 }, (_, index) => index + 5).filter((n) => !isPossible(n))
+		).toEqual(impossible);
 	});
 
 	test('name what is missing with its numbers', () => {

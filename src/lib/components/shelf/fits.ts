@@ -32,8 +32,16 @@ export const EMPTY_PERIOD: Period = {
 /** Sizes in words: `6 or 5`. */
 const sizesOf = (sizes: readonly number[]) => [...new Set(sizes)].join(' or ');
 
-/** How a drill fits the players and the ground of a practice in a period of `minutes`. */
-export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
+/**
+ * How a drill fits the players and the ground of a practice in a period of `minutes`, which the words say
+ * where nothing beside them does.
+ */
+export function fitOf(
+	plan: Plan,
+	drill: Drill,
+	minutes: number,
+	{ saysMinutes = false }: { saysMinutes?: boolean } = {}
+): Fit {
 	const players = plan.practice.expected.length;
 	const sized = sizeHere(plan, { period: EMPTY_PERIOD, drill, players, minutes, beside: [] });
 	if (!sized.ok) return { drill, sizing: null, words: sized.failure.message, score: -2 };
@@ -45,7 +53,8 @@ export function fitOf(plan: Plan, drill: Drill, minutes: number): Fit {
 	}
 	const { copies, sizes, reps, share } = chosen;
 	const many = copies === 1 ? '1 copy' : `${copies} copies`;
-	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns · waits ${percent(share.wait)}`;
+	const within = saysMinutes ? ` in ${minutes} min` : '';
+	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns${within} · waits ${percent(share.wait)}`;
 	const isLast = drill.family === 'cool-down';
 	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
 }

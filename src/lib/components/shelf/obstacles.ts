@@ -6,6 +6,8 @@ export function obstacleWords(obstacle: Obstacle): string {
 	switch (obstacle.what) {
 		case 'players':
 			return `needs ${obstacle.needs} players, ${obstacle.has} are here`;
+		case 'groups':
+			return `${obstacle.has} players make no groups of ${obstacle.min} to ${obstacle.max}`;
 		case 'adults':
 			return `needs ${obstacle.needs} adults, ${obstacle.has} are here`;
 		case 'ground':

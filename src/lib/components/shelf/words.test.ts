@@ -25,6 +25,9 @@ test('obstacles are told with what there is and what is needed', () => {
 	expect(obstacleWords({ what: 'players', has: 12, needs: 16 })).toBe(
 		'needs 16 players, 12 are here'
 	);
+	expect(obstacleWords({ what: 'groups', has: 9, min: 5, max: 8 })).toBe(
+		'9 players make no groups of 5 to 8'
+	);
 	expect(obstacleWords({ what: 'adults', has: 1, needs: 2 })).toBe('needs 2 adults, 1 are here');
 	expect(obstacleWords({ what: 'ground', length: 8, width: 6 })).toBe('no zone holds 8 × 6 m');
 	expect(obstacleWords({ what: 'fixture', item: 'goal', needs: 2 })).toBe('no zone with 2 goal');

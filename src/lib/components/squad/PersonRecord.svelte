@@ -4,7 +4,7 @@
 	import type { Team } from '$core/model/team';
 	import { useWording } from '../page/wording.svelte';
 	import { dayWords } from '../ui/dates';
-	import { skillName } from './skills';
+	import { skillName } from '$core/model/skill';
 
 	/** What was said and counted of a player over time. */
 	let {
@@ -21,7 +21,7 @@
 	} = $props();
 
 	const w = useWording();
-	const skill = (id: string) => skillName(id, team);
+	const skill = (id: string) => skillName(id, team.skillAreas);
 	const unit = (id: string) => team.units.find((each) => each.id === id)?.name ?? id;
 	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) =>
 		state === 'late'

@@ -122,19 +122,19 @@ export async function deletePerson(db: Queryable, teamId: string, id: string): P
 	return affectedRows === 1;
 }
 
-/** What a player was given of one skill in the practices that were held. */
+/** What a player was given of one skill area in the practices that were held. */
 export interface Counted {
 	skill: string;
 	minutes: number;
 	turns: number;
 }
 
-/** What a player was given of each skill in the practices that were held, by skill. */
+/** What a player was given of each skill area in the practices that were held, by area. */
 export async function countedFor(db: Queryable, teamId: string, id: string): Promise<Counted[]> {
 	const { rows } = await db.query<Counted>(
-		`select skill, round(sum(seconds) / 60)::int as minutes, round(sum(turns))::int as turns
+		`select regexp_replace(skill, '/[0-9]+$', '') as skill, round(sum(seconds) / 60)::int as minutes, round(sum(turns))::int as turns
 		 from ledger where team_id = $1 and player_id = $2 and state = 'done'
-		 group by skill order by skill`,
+		 group by 1 order by 1`,
 		[teamId, id]
 	);
 	return rows;

@@ -90,10 +90,7 @@ function wholeTeam(
 				sport: sport.id,
 				ages: { from, to },
 				timeZone,
-				skillAreas: sport.skillAreas.map(({ id: skill, name: called }) => ({
-					id: skill,
-					name: called
-				})),
+				skillAreas: sport.skillAreas,
 				units: sport.units,
 				positions: sport.team
 			},

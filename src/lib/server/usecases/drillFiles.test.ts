@@ -31,7 +31,7 @@ describe('drills in the open format', () => {
 		const zip = await zipDrills(db, teamId);
 		const drills = await read(zip);
 		expect(Array.isArray(drills) && drills.map(({ state }) => state)).toEqual(
-			Array(20).fill('same')
+			Array(25).fill('same')
 		);
 		expect(Buffer.from(await zipDrills(db, teamId)).equals(Buffer.from(zip))).toBe(true);
 	});

@@ -12,6 +12,7 @@ import {
 import { loadSurroundings } from '../repositories/surroundings';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
+import { loadShelfPage } from './shelfPage';
 
 const teamId = 'saltmarsh';
 const today = '2027-04-06';
@@ -32,7 +33,7 @@ async function found(words: string, filter: object = {}) {
 
 describe('the shelf', () => {
 	test('is searched by the beginnings of words in any text, the name first', async () => {
-		expect((await found('')).found).toBe(20);
+		expect((await found('')).found).toBe(25);
 		const { lines } = await found('rebound');
 		expect(lines[0].drill.id).toBe('rebound-rally');
 		expect((await found('REBOUND ral')).lines.map(({ drill }) => drill.id)).toEqual([
@@ -55,9 +56,11 @@ describe('the shelf', () => {
 	test('puts what can run here first, and says what keeps the others', async () => {
 		here = { ...here, players: 10 };
 		const { lines, fitting } = await found('');
-		expect(fitting).toBeLessThan(20);
+		expect(fitting).toBeLessThan(25);
 		expect(lines.findIndex(({ obstacles }) => obstacles.length > 0)).toBe(fitting);
-		expect(lines.at(-1)?.obstacles[0]).toMatchObject({ what: 'players', has: 10 });
+		expect(lines.flatMap(({ obstacles }) => obstacles)).toContainEqual(
+			expect.objectContaining({ what: 'players', has: 10 })
+		);
 	});
 
 	test('refuses a filter that is none, with its place', async () => {
@@ -95,5 +98,42 @@ describe('a drill’s page', () => {
 		const wanted = [{ id: 'tide-lines' }, { id: 'buoy-tag', revision: 1 }, { id: 'ghost' }];
 		const drills = await findDrills(db, teamId, wanted);
 		expect(drills.map(({ id }) => id).sort()).toEqual(['buoy-tag', 'tide-lines']);
+	});
+});
+
+describe('the list of the shelf', () => {
+	const asked = async (ask: object, filter: object = {}) =>
+		loadShelfPage(db, teamId, { words: '', filter, ask, today });
+	const shown = async (ask: object, filter: object = {}) => {
+		const page = await asked(ask, filter);
+		if (!page.ok) throw new Error(page.failure.message);
+		return page.value;
+	};
+
+	test('is for the next practice, or for what is asked about', async () => {
+		const usual = await shown({});
+		expect(usual.here.practice.expected).toHaveLength(22);
+		expect(usual.coming).toEqual({ players: 22, adults: 5 });
+		const many = await shown({ players: 30, adults: 1, zone: 'a', minutes: 8 });
+		expect(new Set(many.here.practice.expected).size).toBe(30);
+		expect(many.here.practice.adults).toHaveLength(1);
+		expect(many.here.surroundings.ground.zones.map(({ id }) => id)).toEqual(['a']);
+		expect(many.zones.length).toBeGreaterThan(5);
+		expect(many.ask.minutes).toBe(8);
+		expect(many.fitting).toBeLessThan(usual.fitting);
+	});
+
+	test('leaves out what cannot run, where that is asked for', async () => {
+		const few = await shown({ players: 5 }, { fits: true });
+		expect(few.found).toBe(few.fitting);
+		expect(few.lines.every(({ obstacles }) => obstacles.length === 0)).toBe(true);
+		const all = await shown({ players: 5 });
+		expect([all.found, all.fitting]).toEqual([25, few.fitting]);
+	});
+
+	test('refuses what cannot be asked, with its place', async () => {
+		expect(await asked({ players: 0 })).toMatchObject({ failure: { path: 'players' } });
+		expect(await asked({ zone: 'moon' })).toMatchObject({ failure: { path: 'zone' } });
+		expect(await asked({}, { skill: '' })).toMatchObject({ failure: { path: 'skill' } });
 	});
 });

@@ -6,7 +6,6 @@ import {
 	ShelfFilter,
 	type Facet,
 	type Here,
-	type Obstacle,
 	type ShelfLine
 } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
@@ -14,19 +13,16 @@ import type { Queryable } from '../database';
 import { lastUses, searchDrills } from '../repositories/drills';
 import { listDays } from '../repositories/practices';
 
-/** A line of the shelf with what keeps it from running here. */
-export interface ShelfFinding extends ShelfLine {
-	obstacles: Obstacle[];
-}
-
 /** What a search of the shelf finds. */
 export interface ShelfPage {
 	/** The lines that are shown, those that can run here first. */
-	lines: ShelfFinding[];
+	lines: ShelfLine[];
 	/** How many there are in all, and how many of them can run here. */
 	found: number;
 	fitting: number;
 	facets: Facet[];
+	/** What it was filtered by, as it was read. */
+	filter: ShelfFilter;
 }
 
 /** The most lines that are shown at once. */
@@ -50,18 +46,17 @@ export async function searchShelf(
 	const all = found.map(({ facts, rank }): ShelfLine => {
 		const lastUsed = uses.get(facts.id) ?? null;
 		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
-		return { drill: facts, rank, lastUsed, unusedFor: since.length };
+		const obstacles = obstaclesOf(facts, here);
+		return { drill: facts, rank, lastUsed, unusedFor: since.length, obstacles };
 	});
-	const lines = filtered(all, shape.value).map((line) => ({
-		...line,
-		obstacles: obstaclesOf(line.drill, here)
-	}));
-	const isFree = ({ obstacles }: ShelfFinding) => obstacles.length === 0;
+	const lines = filtered(all, shape.value);
+	const isFree = ({ obstacles }: ShelfLine) => obstacles.length === 0;
 	const free = lines.filter(isFree);
 	return ok({
 		lines: [...free, ...lines.filter((line) => !isFree(line))].slice(0, MOST_LINES),
 		found: lines.length,
 		fitting: free.length,
-		facets: facetsOf(all, shape.value)
+		facets: facetsOf(all, shape.value),
+		filter: shape.value
 	});
 }

@@ -49,7 +49,7 @@ describe('everything out and in', () => {
 		expect(names).toContain('fieldplan.json');
 		expect(names).toContain(PRACTICE);
 		expect(names).toContain('teams/saltmarsh/templates/usual.json');
-		expect(names.filter((name) => name.includes('/drills/'))).toHaveLength(20);
+		expect(names.filter((name) => name.includes('/drills/'))).toHaveLength(25);
 	});
 
 	test('takes in a second team beside the one that is there', async () => {

@@ -1,22 +1,20 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { toContext } from '$core/practice';
-	import type { Facet } from '$core/shelf';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import { betterWords } from '$lib/components/shelf/better';
+	import FindForm from '$lib/components/shelf/FindForm.svelte';
 	import { fitOf } from '$lib/components/shelf/fits';
 	import { obstacleWords } from '$lib/components/shelf/obstacles';
-	import { skillName } from '$lib/components/squad/skills';
+	import { skillName } from '$core/model/skill';
 	import { dayWords } from '$lib/components/ui/dates';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
 
 	const w = useWording();
-	const MINUTES = 12;
-	let search: HTMLFormElement | undefined = $state();
-	let timer: ReturnType<typeof setTimeout> | undefined;
+	const minutes = $derived(data.ask.minutes ?? 12);
 
 	const plan = $derived({
 		practice: data.here.practice,
@@ -27,49 +25,24 @@
 		const byId = new Map(plan.context.shelf.map((drill) => [drill.id, drill]));
 		const fitted = data.lines.map((line) => {
 			const drill = byId.get(line.drill.id);
-			const fit = drill && line.obstacles.length === 0 ? fitOf(plan, drill, MINUTES) : null;
+			const fit =
+				drill && line.obstacles.length === 0
+					? fitOf(plan, drill, minutes, { saysMinutes: true })
+					: null;
 			return { ...line, fit, summary: drill?.summary ?? '' };
 		});
 		if (data.words !== '') return fitted;
 		return fitted.toSorted((a, b) => (b.fit?.score ?? -3) - (a.fit?.score ?? -3));
 	});
 
-	const skill = (id: string) => skillName(id, data.team);
-	const CONTACT = ['none', 'a touch', 'light', 'hard', 'full'];
-	/** The choices of the form: what they are called, and their values in words. */
-	const CHOICES: readonly {
-		key: Facet['key'];
-		name: string;
-		any: string;
-		of: (v: string) => string;
-	}[] = [
-		{ key: 'skill', name: 'Skill', any: 'any', of: skill },
-		{ key: 'family', name: 'Family', any: 'any', of: (value) => value },
-		{ key: 'frequency', name: 'How often', any: 'any', of: (value) => value },
-		{ key: 'effort', name: 'Effort at most', any: '10', of: (value) => value },
-		{ key: 'contact', name: 'Contact at most', any: 'any', of: (value) => CONTACT[Number(value)] },
-		{
-			key: 'unused',
-			name: 'Not used for',
-			any: 'any time',
-			of: (value) => (value === '1' ? '1 practice' : `${value} practices`)
-		}
-	];
-	const countsOf = (key: Facet['key']) =>
-		data.facets.find((facet) => facet.key === key)?.counts ?? [];
-	const chosen = (key: Facet['key']) => String((data.filter as Record<string, unknown>)[key] ?? '');
-	const expected = $derived(data.here.practice.expected.length);
-	const intro = $derived(
-		data.here.isPlanned
-			? `${data.fitting} of ${data.found} drills can run on ${dayWords(data.here.practice.date)} with ${expected} players and ${data.here.practice.adults.length} adults.`
-			: `${data.fitting} of ${data.found} drills can run with all ${expected} players.`
-	);
-
-	/** Words are searched for a moment after the last letter. */
-	function later() {
-		clearTimeout(timer);
-		timer = setTimeout(() => search?.requestSubmit(), 250);
-	}
+	const skill = (id: string) => skillName(id, data.team.skillAreas);
+	const intro = $derived.by(() => {
+		const { expected, adults, date } = data.here.practice;
+		const players = expected.length === 1 ? '1 player' : `${expected.length} players`;
+		const who = `${players} and ${adults.length === 1 ? '1 adult' : `${adults.length} adults`}`;
+		const when = data.here.isPlanned ? `on ${dayWords(date)} ` : '';
+		return `${data.fitting} of ${data.found} drills can run ${when}with ${who}.`;
+	});
 </script>
 
 <Page team={data.team} current="drills" title="Drills" {intro}>
@@ -77,35 +50,16 @@
 		<a href="/{data.team.id}/drills/files">{w('Drills as files')}</a>
 		<Button size="small" href="/{data.team.id}/drills/new">{w('New drill')}</Button>
 	{/snippet}
-	<form
-		bind:this={search}
-		data-sveltekit-keepfocus
-		data-sveltekit-noscroll
-		data-sveltekit-replacestate
-	>
-		<label class="words">
-			{w('Words')}
-			<input
-				name="words"
-				type="search"
-				maxlength="200"
-				value={data.words}
-				placeholder={w('name, cue, kit …')}
-				oninput={later}
-			/>
-		</label>
-		{#each CHOICES as { key, name, any, of } (key)}
-			<label>
-				{w(name)}
-				<select name={key} value={chosen(key)} onchange={() => search?.requestSubmit()}>
-					<option value="">{any}</option>
-					{#each countsOf(key) as { value, count } (value)}
-						<option {value}>{w(of(value))} ({count})</option>
-					{/each}
-				</select>
-			</label>
-		{/each}
-	</form>
+	<FindForm
+		words={data.words}
+		filter={data.filter}
+		ask={data.ask}
+		facets={data.facets}
+		areas={data.team.skillAreas}
+		zones={data.zones}
+		coming={data.coming}
+		fitting={data.fitting}
+	/>
 	<ul>
 		{#each lines as { drill, summary, fit, obstacles, lastUsed, unusedFor } (drill.id)}
 			{@const better = fit ? betterWords(fit) : ''}
@@ -145,40 +99,10 @@
 </Page>
 
 <style>
-	form {
-		display: grid;
-		grid-template-columns: 1.6fr repeat(6, 1fr);
-		gap: 8px 14px;
-		padding-bottom: 12px;
-		border-bottom: 1px solid var(--ink);
-	}
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
-	input,
-	select {
-		min-height: 34px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 2px 8px;
-	}
-	input::placeholder {
-		color: var(--ink-soft);
-		opacity: 1;
-	}
 	li {
 		display: grid;
 		grid-template-columns: 1.3fr 1fr 2.2fr 0.8fr 0.5fr 0.9fr;
-		gap: 0 16px;
+		gap: 2px 16px;
 		align-items: baseline;
 		padding: 8px 0;
 		border-bottom: 1px solid var(--rule);
@@ -224,12 +148,6 @@
 		padding-top: 10px;
 	}
 	@media (max-width: 900px) {
-		form {
-			grid-template-columns: 1fr 1fr;
-		}
-		.words {
-			grid-column: 1 / -1;
-		}
 		li {
 			grid-template-columns: 1fr 1fr 1fr;
 		}

@@ -36,7 +36,7 @@
 		...(rung && rung !== 'climb' && { rung })
 	});
 	const given = $derived(givenByPlayers(drill, asked));
-	const fit = $derived(fitOf(plan, drill, MINUTES));
+	const fit = $derived(fitOf(plan, drill, MINUTES, { saysMinutes: true }));
 	const marked = $derived.by(() => {
 		const sized = sizeHere(plan, {
 			period: EMPTY_PERIOD,
