@@ -100,7 +100,12 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	],
 	['keys', TUESDAY, async (page) => page.getByRole('button', { name: 'Keys' }).click()],
 	['board by player', TUESDAY, async (page) => page.keyboard.press('4')],
-	['sheet', `${TUESDAY}/paper`, async () => {}]
+	['sheet', `${TUESDAY}/paper`, async () => {}],
+	[
+		'sheet with drawings',
+		`${TUESDAY}/paper`,
+		async (page) => page.getByLabel('with drawings').check()
+	]
 ];
 
 const WIDTHS = [1280, 390];

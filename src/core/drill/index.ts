@@ -1,4 +1,5 @@
 export { deal, type Runner } from './deal';
+export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
 export { resolveDrill } from './resolve';
 export { runTurns, type TurnOnGround } from './run';

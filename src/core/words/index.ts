@@ -1,2 +1,10 @@
 export { GLOSSARY, type Term } from './glossary';
-export { kept, oneAndMany, reworded, wordingOf, type OwnWords, type Wording } from './reword';
+export {
+	howMany,
+	kept,
+	oneAndMany,
+	reworded,
+	wordingOf,
+	type OwnWords,
+	type Wording
+} from './reword';

@@ -14,6 +14,12 @@ export function oneAndMany(own: string): [one: string, many: string] {
 	return [one, /(s|x|ch|sh)$/i.test(one) ? `${one}es` : `${one}s`];
 }
 
+/** So many of a thing: `1 ball`, `3 balls`. */
+export function howMany(count: number, thing: string): string {
+	const [one, many] = oneAndMany(thing);
+	return `${count} ${count === 1 ? one : many}`;
+}
+
 /** The own word written as the other was: with a capital, or all in capitals. */
 function written(own: string, like: string): string {
 	if (like.length > 1 && like === like.toUpperCase()) return own.toUpperCase();

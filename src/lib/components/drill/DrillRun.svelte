@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
+	import { callsOf } from '$core/drill';
 	import type { Block } from '$core/model/practice';
 	import type { Drill } from '$core/model/drill';
 	import { drillAlone, evaluate } from '$core/practice';
@@ -23,6 +24,8 @@
 
 	let speed = $state(2);
 	let isPlaying = $state(false);
+	/** Which of many orders prompts are called in. */
+	let order = $state(1);
 	let drawn: HTMLElement | undefined = $state();
 
 	const evaluation = $derived.by(() => {
@@ -43,6 +46,12 @@
 			)
 		].sort((a, b) => a - b)
 	);
+
+	/** What is called in the turn that is on; nothing where the drill has no prompts. */
+	const called = $derived.by(() => {
+		const turn = starts.findLastIndex((start) => start <= now + 0.01);
+		return turn < 0 ? undefined : callsOf(drill.prompts ?? [], turn + 1, (order * 0.618) % 1)[turn];
+	});
 
 	$effect(() => {
 		if (!isPlaying) return;
@@ -78,12 +87,24 @@
 		<p class="fault">{w('It does not run:')} {played.fault.message}.</p>
 	{/if}
 	<Field {evaluation} {now} label="{drill.name}, {players} {w('players')}, {clock(now)}" />
+	{#if drill.prompts && drill.prompts.length > 0}
+		<p class="called">
+			{w('Called:')} <strong>{called ?? '…'}</strong>
+			<button type="button" class="link" onclick={() => (order += 1)}
+				>{w('Call in another order')}</button
+			>
+		</p>
+	{/if}
 	<div class="bar">
 		<Button size="small" kind="tertiary" on:click={() => (isPlaying = !isPlaying)}
 			>{isPlaying ? 'Stop' : 'Play'}</Button
 		>
-		<button class="link" aria-label={w('Back a turn')} onclick={() => step(-1)}>− 1</button>
-		<button class="link" aria-label={w('On a turn')} onclick={() => step(1)}>+ 1</button>
+		<button type="button" class="link" aria-label={w('Back a turn')} onclick={() => step(-1)}
+			>− 1</button
+		>
+		<button type="button" class="link" aria-label={w('On a turn')} onclick={() => step(1)}
+			>+ 1</button
+		>
 		<input
 			type="range"
 			aria-label="Second of the run"
@@ -95,13 +116,14 @@
 		/>
 		<span class="clock">{clock(now)}</span>
 		<button
+			type="button"
 			class="link"
 			aria-label="Speed {speed} times"
 			onclick={() => (speed = SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length])}>{speed}×</button
 		>
 	</div>
 	<Legend />
-	<button class="link save" onclick={save}>Save the drawing as SVG</button>
+	<button type="button" class="link save" onclick={save}>Save the drawing as SVG</button>
 </div>
 
 <style>
@@ -116,6 +138,13 @@
 	.fault {
 		color: var(--stop);
 		font-weight: 650;
+	}
+	.called {
+		font-size: 15px;
+	}
+	.called .link {
+		font-size: 13px;
+		margin-left: 14px;
 	}
 	.bar {
 		display: flex;

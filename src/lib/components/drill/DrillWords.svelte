@@ -1,18 +1,49 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
+	import { skillName, type SkillAreas } from '$core/model/skill';
+	import { howMany } from '$core/words';
 	import { useWording } from '../page/wording.svelte';
 
 	/** What is said of a drill: jobs and cues by spot, faults with their mends, calls, praise, cautions. */
-	let { drill }: { drill: Drill } = $props();
+	let { drill, areas }: { drill: Drill; areas: SkillAreas } = $props();
 
 	const w = useWording();
 	const cuesAt = (spot: string | undefined) =>
 		drill.cues.filter((cue) => cue.spot === spot).map(({ say }) => say);
 	const everyone = $derived(cuesAt(undefined));
 	const needs = $derived([
-		...drill.kit.map(({ item, count, per }) => w(`${count} ${item} a ${per}`)),
-		...(drill.fixtures ?? []).map(({ item, count }) => `${count} ${item} standing`)
+		...drill.kit.map(({ item, count, per }) => `${howMany(count, item)} ${w(`a ${per}`)}`),
+		...(drill.fixtures ?? []).map(({ item, count }) => `${howMany(count, item)} standing`),
+		...(drill.needsRole ?? []).map(({ role, count }) => howMany(count, role)),
+		adultsWords(drill.coaches)
 	]);
+	const kinds = $derived(
+		[
+			`effort ${drill.effort}`,
+			drill.contact > 0 ? `contact ${drill.contact}` : 'no contact',
+			drill.frequency,
+			drill.live ? 'live' : '',
+			drill.partners === 'like' || drill.partners === 'unlike' ? `${drill.partners} partners` : '',
+			drill.ages ? `ages ${drill.ages.from} to ${drill.ages.to}` : '',
+			drill.restByDesign ? 'rests by design' : ''
+		].filter(Boolean)
+	);
+	const times = $derived(
+		[
+			drill.setup
+				? `${drill.setup.seconds} s to lay out${drill.setup.adults ? ` by ${howMany(drill.setup.adults, 'adult')}` : ''}`
+				: '',
+			drill.explainSeconds ? `${drill.explainSeconds} s to explain` : '',
+			drill.hazards?.swing ? `${drill.hazards.swing} m clear of a swing` : '',
+			drill.hazards?.flight ? `${drill.hazards.flight} m clear where balls fly` : '',
+			drill.hazards?.looksUp ? 'they look up into the sky' : ''
+		].filter(Boolean)
+	);
+	function adultsWords({ min, ideal }: Drill['coaches']): string {
+		if (ideal === 0) return w('no adult');
+		const many = min === ideal ? howMany(min, 'adult') : `${min} to ${howMany(ideal, 'adult')}`;
+		return w(`${many} a copy`);
+	}
 	const success = $derived(drill.success);
 </script>
 
@@ -58,6 +89,12 @@
 	</section>
 {/if}
 <section class="facts">
+	<p>
+		<strong>{w('Trains')}</strong>
+		{drill.skills.map(({ skill }) => skillName(skill, areas)).join(', ') ||
+			w('nothing that is counted')}
+	</p>
+	<p><strong>{w('Is')}</strong> {w(kinds.join(', '))}</p>
 	{#if drill.calls}<p><strong>Players call</strong> {drill.calls.join(', ')}</p>{/if}
 	{#if drill.prompts}<p>
 			<strong>Called at random</strong>
@@ -74,9 +111,9 @@
 	{/if}
 	<p>
 		<strong>Needs</strong>
-		{drill.ground.length} × {drill.ground.width} m{needs.length > 0 ? `, ${needs.join(', ')}` : ''},
-		{w(`${drill.coaches.min} to ${drill.coaches.ideal} adults a copy`)}
+		{drill.ground.length} × {drill.ground.width} m, {needs.join(', ')}
 	</p>
+	{#if times.length > 0}<p><strong>{w('Takes')}</strong> {w(times.join(', '))}</p>{/if}
 </section>
 {#if drill.cautions.length > 0}
 	<section class="cautions">

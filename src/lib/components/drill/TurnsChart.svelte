@@ -34,7 +34,10 @@
 	const y = $derived(
 		scaleLinear([0, max(given, ({ turns }) => turns.mean) ?? 1], [0, HEIGHT - FOOT - 20])
 	);
+	const sides = $derived((given[0]?.sides ?? []).map(({ name }) => name));
 	const chosen = $derived(given.find((each) => each.players === players));
+	const span = ({ min, max }: Given['turns']) =>
+		min === max ? `${min} turns each` : `${min} to ${max} turns each`;
 	const words = ({ turns, waitShare, longestWaitSeconds }: Given) =>
 		w(
 			`${Math.round(turns.mean)} turns each · waits ${percent(waitShare)}, up to ${Math.round(longestWaitSeconds)} s at a stretch`
@@ -44,6 +47,9 @@
 <p class="chosen" role="status">
 	<strong>{players} {w('players')}</strong>
 	{chosen ? words(chosen) : w('do not fill the spots')}
+	{#each chosen?.sides ?? [] as { name, turns } (name)}
+		<span class="side">{name} {w(span(turns))}</span>
+	{/each}
 </p>
 <svg viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
 	<defs>
@@ -94,6 +100,7 @@
 				<th scope="col">{w('Players')}</th>
 				<th scope="col">{w('Turns')}</th>
 				<th scope="col">least to most</th>
+				{#each sides as side (side)}<th scope="col">{side}</th>{/each}
 				<th scope="col">waits</th>
 				<th scope="col">longest wait</th>
 			</tr>
@@ -104,6 +111,7 @@
 					<td>{each.players}{marked.includes(each.players) ? ' · here today' : ''}</td>
 					<td>{each.turns.mean.toFixed(1)}</td>
 					<td>{each.turns.min} to {each.turns.max}</td>
+					{#each each.sides as { name, turns } (name)}<td>{turns.min} to {turns.max}</td>{/each}
 					<td>{percent(each.waitShare)}</td>
 					<td>{Math.round(each.longestWaitSeconds)} s</td>
 				</tr>
@@ -116,6 +124,10 @@
 	.chosen {
 		font-size: 14px;
 		min-height: 22px;
+	}
+	.side {
+		display: block;
+		font-weight: 650;
 	}
 	svg {
 		display: block;

@@ -1,4 +1,5 @@
-import { resolveDrill, simulate } from '$core/drill';
+import { mean } from 'd3-array';
+import { resolveDrill, simulate, type SimulateOutput } from '$core/drill';
 import type { Drill } from '$core/model/drill';
 
 /** What one player of one copy gets with a number of players, in a stretch of minutes. */
@@ -9,6 +10,8 @@ export interface Given {
 	/** Share of the time spent waiting. */
 	waitShare: number;
 	longestWaitSeconds: number;
+	/** Turns each on each side, where the drill has sides. */
+	sides: { name: string; turns: { min: number; mean: number; max: number } }[];
 }
 
 /** How one copy of a drill is to be asked about. */
@@ -17,6 +20,16 @@ export interface Asked {
 	minutes: number;
 	/** Adults who may hold spots. */
 	adults: number;
+}
+
+function sidesOf(perPlayer: SimulateOutput['perPlayer']): Given['sides'] {
+	return Object.keys(perPlayer[0]?.sides ?? {}).map((name) => {
+		const turns = perPlayer.map(({ sides }) => sides?.[name] ?? 0);
+		return {
+			name,
+			turns: { min: Math.min(...turns), mean: mean(turns) ?? 0, max: Math.max(...turns) }
+		};
+	});
 }
 
 /** What a drill gives with so many players; null where it does not run with them. */
@@ -29,7 +42,8 @@ export function givenWith(drill: Drill, players: number, asked: Asked): Given | 
 		players,
 		turns: reps,
 		waitShare: share.wait,
-		longestWaitSeconds: Math.max(0, ...perPlayer.map((each) => each.longestWaitSeconds))
+		longestWaitSeconds: Math.max(0, ...perPlayer.map((each) => each.longestWaitSeconds)),
+		sides: sidesOf(perPlayer)
 	};
 }
 

@@ -1,6 +1,7 @@
 import type { Drill } from '$core/model/drill';
 import { adultPlaces } from '$core/drill';
 import type { Room } from '$core/practice';
+import { howMany, oneAndMany } from '$core/words';
 import { kitNeeded, type Block, type SizeOption } from '$core/sizing';
 
 /** Why an option is blocked and what would free it, in words. */
@@ -12,17 +13,17 @@ export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, roo
 		case 'coaches': {
 			const needed = copies * (drill.coaches.min + adultPlaces(drill).always + adultsAt);
 			const short = needed - room.adults.length;
-			return short === 1 ? 'one adult short' : `${short} adults short`;
+			return `${howMany(short, 'adult')} short`;
 		}
 		case 'zones':
 			return `no zone left for ${copies} of ${Math.round(drill.ground.length)} × ${Math.round(drill.ground.width)} m`;
 		case 'fixtures':
-			return `more ${(drill.fixtures ?? []).map(({ item }) => item).join(', ')}s needed in the zones`;
+			return `more ${(drill.fixtures ?? []).map(({ item }) => oneAndMany(item)[1]).join(', ')} needed in the zones`;
 		case 'kit': {
 			const players = sizes.reduce((sum, size) => sum + size, 0);
 			const short = [...kitNeeded(drill, { copies, players })].flatMap(([item, count]) => {
 				const missing = Math.ceil(count - (room.kit[item] ?? 0));
-				return missing > 0 ? [`${missing} ${item}${missing === 1 ? '' : 's'}`] : [];
+				return missing > 0 ? [howMany(missing, item)] : [];
 			});
 			return `${short.join(', ')} short`;
 		}

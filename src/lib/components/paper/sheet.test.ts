@@ -1,8 +1,9 @@
 import { expect, test } from 'vitest';
-import { evaluate } from '$core/practice';
+import { evaluate, standingsAt } from '$core/practice';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { BIBS, bibLook } from '../bib/bibs';
 import { dayWords } from '../ui/dates';
+import { drawingsOf } from './drawings';
 import { sheetBlocks } from './sheet';
 
 const evaluation = evaluate(demoPractice(), demoContext());
@@ -26,6 +27,22 @@ test('it gives copies their bibs, and numbers to those without one', () => {
 	});
 	expect(blocks('warm-up')[0].numbers).toBe('everyone');
 	expect(blocks('units')[0].numbers).toBe('2 3 4 5 14 22 9 11 6 7');
+});
+
+test('drills are drawn once each, as they start with the players of their largest copy', () => {
+	const drawings = drawingsOf(evaluation);
+	const names = drawings.map(({ name }) => name);
+	expect(names).toContain('Channel duel');
+	expect(new Set(names).size).toBe(names.length);
+	const duel = drawings.find(({ name }) => name === 'Channel duel');
+	const sizes = evaluation.runs.flatMap(({ run }) =>
+		run.drill?.id === 'channel-duel' ? run.players.length : []
+	);
+	expect(duel?.when).toBe(`18:52, ${Math.max(...sizes)} players`);
+	expect(duel?.cues.map(({ spot }) => spot)).toContain('right');
+	const standing = duel ? standingsAt(duel.alone, duel.now) : [];
+	expect(standing).toHaveLength(Math.max(...sizes));
+	expect(standing.every(({ spot }) => spot !== null)).toBe(true);
 });
 
 test('bibs are told apart without colour, and use no letter of a zone', () => {

@@ -30,8 +30,8 @@ test('obstacles are told with what there is and what is needed', () => {
 	);
 	expect(obstacleWords({ what: 'adults', has: 1, needs: 2 })).toBe('needs 2 adults, 1 are here');
 	expect(obstacleWords({ what: 'ground', length: 8, width: 6 })).toBe('no zone holds 8 × 6 m');
-	expect(obstacleWords({ what: 'fixture', item: 'goal', needs: 2 })).toBe('no zone with 2 goal');
+	expect(obstacleWords({ what: 'fixture', item: 'goal', needs: 2 })).toBe('no zone with 2 goals');
 	expect(obstacleWords({ what: 'kit', item: 'ball', has: 1, needs: 2 })).toBe(
-		'needs 2 ball, 1 can be used'
+		'needs 2 balls, 1 can be used'
 	);
 });

@@ -7,12 +7,12 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, url }) => {
 	const { today } = await useConfig();
 	const db = await useDb();
-	const { id, name } = await requireTeam(db, params.team);
+	const { id, name, skillAreas } = await requireTeam(db, params.team);
 	const page = await loadDrillPage(db, params.team, {
 		id: params.drill,
 		revision: revisionIn(url),
 		today
 	});
 	if (!page) error(404, 'There is no such drill on this shelf.');
-	return { team: { id, name }, ...page };
+	return { team: { id, name, skillAreas }, ...page };
 };

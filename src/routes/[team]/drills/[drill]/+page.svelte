@@ -1,15 +1,17 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
+	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
 	import { toContext, sizeHere } from '$core/practice';
 	import DrillRun from '$lib/components/drill/DrillRun.svelte';
 	import DrillWords from '$lib/components/drill/DrillWords.svelte';
 	import Ladder from '$lib/components/drill/Ladder.svelte';
-	import { givenByPlayers } from '$lib/components/drill/numbers';
+	import { givenByPlayers, givenWith } from '$lib/components/drill/numbers';
 	import TurnsChart from '$lib/components/drill/TurnsChart.svelte';
 	import Uses from '$lib/components/drill/Uses.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
+	import { percent } from '$lib/components/tape/words';
 	import { EMPTY_PERIOD, fitOf } from '$lib/components/shelf/fits';
 	import type { PageData } from './$types';
 
@@ -27,15 +29,28 @@
 	const context = $derived(toContext(data.here.surroundings));
 	const plan = $derived({ practice: data.here.practice, context });
 	const here = $derived(plan.practice.expected.length);
-	/** Adults for `either` spots: one a copy where adults feed. */
-	const adults = $derived(feeds ? 1 + drill.coaches.ideal : drill.coaches.min);
-	const canFeed = $derived(drill.spots.some(({ by }) => by === 'either'));
+	const spotsOfEither = $derived(
+		sum(drill.spots, ({ by, count }) => (by === 'either' ? count : 0))
+	);
+	const canFeed = $derived(spotsOfEither > 0);
+	/** Adults of a copy: those that it needs, and those at the spots that either may hold. */
+	const adults = $derived(drill.coaches.min + (feeds ? spotsOfEither : 0));
 	const asked = $derived({
 		minutes: MINUTES,
-		adults: feeds && canFeed ? 1 : 0,
+		adults: feeds ? spotsOfEither : 0,
 		...(rung && rung !== 'climb' && { rung })
 	});
 	const given = $derived(givenByPlayers(drill, asked));
+	/** Adults or players at the spots that either may hold, each with what that gives. */
+	const feeders = $derived(
+		[true, false].map((isAdult) => {
+			const gives = givenWith(drill, players, { ...asked, adults: isAdult ? spotsOfEither : 0 });
+			const words = gives
+				? `${Math.round(gives.turns.mean)} turns, waits ${percent(gives.waitShare)}`
+				: 'does not run so';
+			return { isAdult, name: isAdult ? 'an adult' : 'players in turn', words };
+		})
+	);
 	const fit = $derived(fitOf(plan, drill, MINUTES, { saysMinutes: true }));
 	const marked = $derived.by(() => {
 		const sized = sizeHere(plan, {
@@ -97,7 +112,15 @@
 					{/if}
 				</Select>
 				{#if canFeed}
-					<label><input type="checkbox" bind:checked={feeds} /> {w('an adult feeds')}</label>
+					<fieldset>
+						<legend>{w('Who feeds')}</legend>
+						{#each feeders as { isAdult, name, words } (name)}
+							<label>
+								<input type="radio" name="feeds" value={isAdult} bind:group={feeds} />
+								{w(name)} <span>{w(words)}</span>
+							</label>
+						{/each}
+					</fieldset>
 				{/if}
 			</div>
 			<DrillRun {drill} players={runPlayers} {climb} {adults} />
@@ -112,7 +135,7 @@
 		</div>
 	</div>
 	<div class="columns words">
-		<div><DrillWords {drill} /></div>
+		<div><DrillWords {drill} areas={data.team.skillAreas} /></div>
 		<Uses team={data.team.id} {drill} uses={data.uses} revisions={data.revisions} />
 	</div>
 </Page>
@@ -141,7 +164,23 @@
 		font-size: 14px;
 		min-height: 32px;
 	}
-	input[type='checkbox'] {
+	fieldset {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 18px;
+		border: 0;
+		padding: 0;
+		margin: 0;
+	}
+	legend {
+		font-size: 12px;
+		padding: 0;
+	}
+	label span {
+		color: var(--ink-soft);
+		font-size: 13px;
+	}
+	input[type='radio'] {
 		width: 20px;
 		height: 20px;
 		accent-color: var(--action);

@@ -2,11 +2,16 @@
 	import { Button } from 'carbon-components-svelte';
 	import { evaluate, toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
+	import DrawingsSheet from '$lib/components/paper/DrawingsSheet.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
 	import PlanSheet from '$lib/components/paper/PlanSheet.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
+
+	const w = useWording();
+	let withDrawings = $state(false);
 	const evaluation = $derived(evaluate(data.stored.practice, toContext(data.surroundings)));
 	const practice = $derived(data.stored.practice);
 </script>
@@ -15,10 +20,14 @@
 <BibShapes />
 <header>
 	<a href="/{practice.teamId}/practices/{practice.id}">Back to the board</a>
+	<label
+		><input type="checkbox" bind:checked={withDrawings} /> {w('with drawings of the drills')}</label
+	>
 	<Button size="small" on:click={() => window.print()}>Print this sheet</Button>
 </header>
 <main>
 	<PlanSheet {evaluation} week={data.week} />
+	{#if withDrawings}<DrawingsSheet {evaluation} />{/if}
 </main>
 
 <style>
@@ -28,6 +37,17 @@
 		align-items: center;
 		padding: 10px 16px;
 		border-bottom: 1px solid var(--ink);
+	}
+	label {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		font-size: 14px;
+	}
+	input {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--action);
 	}
 	a {
 		color: var(--action);
