@@ -1,6 +1,5 @@
 import Type, { type Static } from 'typebox';
 import { closed, Id } from '../model/fields';
-import { areaOf } from '../model/skill';
 import type { ShelfLine } from './line';
 
 /** What a coach looks for; a filter that is not there lets everything through. */
@@ -25,8 +24,10 @@ export type ShelfFilter = Static<typeof ShelfFilter>;
 type Key = keyof ShelfFilter;
 
 /** Values that a line counts for. */
-const VALUES: { [Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) => string[] } = {
-	skill: ({ drill }) => [...new Set(drill.skills.flatMap(({ skill }) => [areaOf(skill), skill]))],
+const VALUES: {
+	[Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) => readonly string[];
+} = {
+	skill: ({ skills }) => skills,
 	family: ({ drill }) => (drill.family === undefined ? [] : [drill.family]),
 	frequency: ({ drill }) => [drill.frequency]
 };
@@ -34,7 +35,7 @@ const VALUES: { [Each in 'skill' | 'family' | 'frequency']: (line: ShelfLine) =>
 const PASSES: {
 	[Each in Key]: (line: ShelfLine, value: NonNullable<ShelfFilter[Each]>) => boolean;
 } = {
-	skill: (line, skill) => VALUES.skill(line).includes(skill),
+	skill: ({ skills }, skill) => skills.includes(skill),
 	family: ({ drill }, family) => drill.family === family,
 	frequency: ({ drill }, frequency) => drill.frequency === frequency,
 	effort: ({ drill }, most) => drill.effort <= most,
@@ -51,9 +52,9 @@ function passesOne<Each extends Key>(line: ShelfLine, filter: ShelfFilter, key: 
 
 const KEYS = Object.keys(PASSES) as Key[];
 
-/** The lines that pass a filter, or all parts of it but one. */
-export function filtered(lines: readonly ShelfLine[], filter: ShelfFilter, but?: Key): ShelfLine[] {
-	const keys = KEYS.filter((key) => key !== but && filter[key] !== undefined);
+/** The lines that pass all parts of a filter. */
+export function filtered(lines: readonly ShelfLine[], filter: ShelfFilter): ShelfLine[] {
+	const keys = KEYS.filter((key) => filter[key] !== undefined);
 	return lines.filter((line) => keys.every((key) => passesOne(line, filter, key)));
 }
 
@@ -72,22 +73,28 @@ const STEPS: { [Each in 'effort' | 'contact' | 'unused']: readonly number[] } = 
 
 /** The facets of a search: every choice with what it would leave, those that leave nothing too for bounds. */
 export function facetsOf(lines: readonly ShelfLine[], filter: ShelfFilter): Facet[] {
+	const keys = KEYS.filter((key) => filter[key] !== undefined);
+	// A line counts for a part of the filter where no other part keeps it out: one look at each for all parts.
+	const passing: ShelfLine[] = [];
+	const missing = new Map<Key, ShelfLine[]>(keys.map((key) => [key, []]));
+	for (const line of lines) {
+		const missed = keys.filter((key) => !passesOne(line, filter, key));
+		if (missed.length === 0) passing.push(line);
+		else if (missed.length === 1) missing.get(missed[0])?.push(line);
+	}
+	const butFor = (key: Key) => [...passing, ...(missing.get(key) ?? [])];
 	const named = (Object.keys(VALUES) as (keyof typeof VALUES)[]).map((key): Facet => {
 		const counts = new Map<string, number>();
-		for (const line of filtered(lines, filter, key))
+		for (const line of butFor(key))
 			for (const value of VALUES[key](line)) counts.set(value, (counts.get(value) ?? 0) + 1);
 		const sorted = [...counts].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1));
 		return { key, counts: sorted.map(([value, count]) => ({ value, count })) };
 	});
 	const bounds = (Object.keys(STEPS) as (keyof typeof STEPS)[]).map((key): Facet => {
-		const others = filtered(lines, filter, key);
-		return {
-			key,
-			counts: STEPS[key].map((value) => ({
-				value: String(value),
-				count: others.filter((line) => passesOne(line, { [key]: value }, key)).length
-			}))
-		};
+		const others = butFor(key);
+		const leaves = (value: number) => others.filter((line) => PASSES[key](line, value)).length;
+		const counts = STEPS[key].map((value) => ({ value: String(value), count: leaves(value) }));
+		return { key, counts };
 	});
 	return [...named, ...bounds];
 }

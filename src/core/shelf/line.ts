@@ -1,4 +1,5 @@
 import type { Drill } from '../model/drill';
+import { areaOf } from '../model/skill';
 import type { Obstacle } from './obstacles';
 
 /** What a list of the shelf knows of a drill: what it is for and what it needs, without the long texts. */
@@ -22,6 +23,8 @@ export type DrillFacts = Pick<
 /** A drill on the shelf, with when it was used. */
 export interface ShelfLine {
 	drill: DrillFacts;
+	/** What it is found for: its skills, and the areas of those that are stages. */
+	skills: readonly string[];
 	/** The day of the last practice that held it, or plans it; null for never. */
 	lastUsed: string | null;
 	/** Practices since then; all that there were for never. */
@@ -31,3 +34,8 @@ export interface ShelfLine {
 	/** What keeps it from running here; empty where it can. */
 	obstacles: Obstacle[];
 }
+
+/** The skills that a drill is found for. */
+export const foundFor = ({ skills }: Pick<Drill, 'skills'>): string[] => [
+	...new Set(skills.flatMap(({ skill }) => [areaOf(skill), skill]))
+];

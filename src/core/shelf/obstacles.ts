@@ -37,11 +37,14 @@ export function obstaclesOf(drill: DrillFacts, { players, adults, zones, kit }: 
 		obstacles.push({ what: 'groups', has: players, min: group.min, max: group.max });
 	if (adults < coaches.min) obstacles.push({ what: 'adults', has: adults, needs: coaches.min });
 	const least = Math.min(group.ideal, Math.max(players, group.min));
-	const holding = zones.filter((zone) => copiesInZone(drill, zone, least) > 0);
 	const { length, width } = ground;
-	if (holding.length === 0) obstacles.push({ what: 'ground', length, width });
-	else if (!holding.some((zone) => copiesByFixtures(drill, zone) > 0))
-		for (const { item, count } of fixtures) obstacles.push({ what: 'fixture', item, needs: count });
+	const holds = (zone: Zone) => copiesInZone(drill, zone, least) > 0;
+	if (!zones.some((zone) => holds(zone) && copiesByFixtures(drill, zone) > 0)) {
+		if (!zones.some(holds)) obstacles.push({ what: 'ground', length, width });
+		else
+			for (const { item, count } of fixtures)
+				obstacles.push({ what: 'fixture', item, needs: count });
+	}
 	for (const { item, count, per } of drill.kit) {
 		const needs = per === 'copy' ? count : count * group.min;
 		const has = kit[item] ?? 0;

@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext } from '../../../tests/support/demo';
-import { facetsOf, filtered, obstaclesOf, type ShelfLine } from '.';
+import { foundFor, facetsOf, filtered, obstaclesOf, type ShelfLine } from '.';
 
 const { shelf, ground, kit } = demoContext();
 const lines: ShelfLine[] = shelf.map((drill, index) => ({
 	drill,
+	skills: foundFor(drill),
 	lastUsed: null,
 	unusedFor: index,
 	rank: 0,

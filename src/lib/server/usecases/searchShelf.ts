@@ -2,6 +2,7 @@ import { fail, ok, type Result } from '$core/base';
 import {
 	facetsOf,
 	filtered,
+	foundFor,
 	obstaclesOf,
 	ShelfFilter,
 	type Facet,
@@ -47,7 +48,8 @@ export async function searchShelf(
 		const lastUsed = uses.get(facts.id) ?? null;
 		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
 		const obstacles = obstaclesOf(facts, here);
-		return { drill: facts, rank, lastUsed, unusedFor: since.length, obstacles };
+		const skills = foundFor(facts);
+		return { drill: facts, skills, rank, lastUsed, unusedFor: since.length, obstacles };
 	});
 	const lines = filtered(all, shape.value);
 	const isFree = ({ obstacles }: ShelfLine) => obstacles.length === 0;

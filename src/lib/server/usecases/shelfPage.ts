@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '$core/base';
+import type { Drill } from '$core/model/drill';
 import { ShelfAsk, supposing } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
 import type { Queryable } from '../database';
@@ -8,7 +9,7 @@ import { searchShelf, type ShelfPage } from './searchShelf';
 
 /** What the list of a team's drills is drawn from. */
 export interface ShelfList extends ShelfPage {
-	/** What there is, as it was asked about, with the drills that are shown. */
+	/** What there is, as it was asked about, with the drills that are shown, bare of ladder and words. */
 	here: Here;
 	/** What was asked, as it was read. */
 	ask: ShelfAsk;
@@ -17,6 +18,14 @@ export interface ShelfList extends ShelfPage {
 	/** How many come to the next practice, whatever was asked. */
 	coming: { players: number; adults: number };
 }
+
+/** A drill without its ladder and its words: what its sizes are computed from. */
+function bare(drill: Drill): Drill {
+	const { faults: _f, calls: _c, prompts: _p, praise: _r, success: _s, paths: _w, ...rest } = drill;
+	return { ...rest, cues: [], cautions: [], rungs: [] };
+}
+
+const sizeOf = ({ length, width }: { length: number; width: number }) => length * width;
 
 /** A search of the shelf for the next practice, or as if others came to it. */
 export async function loadShelfPage(
@@ -37,7 +46,8 @@ export async function loadShelfPage(
 		here: {
 			players: practice.expected.length,
 			adults: practice.adults.length,
-			zones: surroundings.ground.zones,
+			// The largest first: what holds most is soonest found to hold a drill.
+			zones: surroundings.ground.zones.toSorted((a, b) => sizeOf(b) - sizeOf(a)),
 			kit: surroundings.kit
 		}
 	});
@@ -50,7 +60,7 @@ export async function loadShelfPage(
 	return ok({
 		...page.value,
 		ask: shape.value,
-		here: { ...supposed.value, surroundings: { ...surroundings, drills } },
+		here: { ...supposed.value, surroundings: { ...surroundings, drills: drills.map(bare) } },
 		zones: around.surroundings.ground.zones.map(({ id, name }) => ({ id, name })),
 		coming: {
 			players: around.practice.expected.length,
