@@ -55,6 +55,17 @@ const SHOTS: readonly Shot[] = [
 	},
 	{ file: 'shelf', path: '/saltmarsh/drills', width: 1280, height: 800 },
 	{ file: 'drill', path: '/saltmarsh/drills/channel-duel', width: 1280, height: 800 },
+	{
+		file: 'drill-edit',
+		path: '/saltmarsh/drills/channel-duel/edit',
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await page.getByRole('button', { name: 'Recover behind' }).click();
+			await page.getByRole('button', { name: 'Moves after a turn' }).click();
+			await page.getByRole('button', { name: /^Spot chase/ }).click();
+		}
+	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
 	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },

@@ -65,8 +65,9 @@
 <form method="POST" use:enhance={keepTyped}>
 	<input type="hidden" name="drill" value={JSON.stringify(draft.kept)} />
 	<div class="top">
-		<label
+		<label class="caption"
 			>Name <input
+				class="typed"
 				maxlength="200"
 				value={draft.kept.name}
 				oninput={(event) => draft.setOwn({ name: event.currentTarget.value })}
@@ -75,7 +76,7 @@
 		<p class="state" role="status" class:bad={!isGood}>{state}</p>
 		<Button type="submit" size="field" disabled={!isGood}>{w('Save the drill')}</Button>
 	</div>
-	<div class="ladder" role="group" aria-label={w('What is written')}>
+	<div class="segments" role="group" aria-label={w('What is written')}>
 		<button
 			type="button"
 			aria-pressed={draft.rungId === undefined}
@@ -93,7 +94,7 @@
 		<Fields {draft} skills={team.skillAreas} units={team.units} {run} />
 	{/key}
 	{#if !draft.rung}
-		<label class="any">
+		<label class="tickable">
 			<input
 				type="checkbox"
 				checked={draft.kept.sports.includes('any')}
@@ -123,24 +124,10 @@
 		background: var(--chalk);
 		border-bottom: 1px solid var(--ink);
 	}
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
-	.top input {
+	.top .typed {
 		min-height: 36px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
 		font-size: 16px;
 		font-weight: 650;
-		color: var(--ink);
-		padding: 3px 8px;
 	}
 	.state {
 		font-size: 15px;
@@ -150,42 +137,8 @@
 	.bad {
 		color: var(--stop);
 	}
-	.ladder {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 0;
-		align-items: center;
-	}
-	.ladder button:not(.link) {
-		min-height: 34px;
-		padding: 2px 12px;
-		margin-right: -1px;
-		border: 1px solid var(--ink);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		font-weight: 600;
-		color: var(--ink);
-		cursor: pointer;
-	}
-	.ladder button[aria-pressed='true'] {
-		background: var(--ink);
-		color: #fff;
-	}
-	.ladder .link {
+	.segments .link {
 		margin-left: 16px;
-	}
-	.any {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		font-size: 14px;
-		color: var(--ink);
-	}
-	.any input {
-		width: 20px;
-		height: 20px;
-		accent-color: var(--action);
 	}
 	@media (max-width: 900px) {
 		.top {

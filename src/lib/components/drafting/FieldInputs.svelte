@@ -28,7 +28,7 @@
 				onset={(value) => draft.set(input.write(draft.typed, value, draft.calling))}
 			/>
 		{:else if input.kind === 'tick'}
-			<label class="tick">
+			<label class="tickable">
 				<input
 					type="checkbox"
 					checked={input.value(draft.typed, draft.calling)}
@@ -38,9 +38,10 @@
 				{w(input.label)}
 			</label>
 		{:else if input.kind === 'choice'}
-			<label>
+			<label class="caption">
 				<span class:unseen={isAlone}>{w(input.label)}</span>
 				<select
+					class="typed"
 					value={input.value(draft.typed, draft.calling)}
 					onchange={(event) =>
 						draft.set(input.write(draft.typed, event.currentTarget.value, draft.calling))}
@@ -73,40 +74,8 @@
 	.four {
 		grid-template-columns: 1fr 1fr;
 	}
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
-	select {
-		min-height: 32px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 2px 6px;
-	}
-	.line {
+	.line,
+	.inputs > .tickable {
 		grid-column: 1 / -1;
-	}
-	.tick {
-		grid-column: 1 / -1;
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		min-height: 32px;
-		font-size: 14px;
-		color: var(--ink);
-	}
-	.tick input {
-		width: 20px;
-		height: 20px;
-		flex: none;
-		accent-color: var(--action);
 	}
 </style>

@@ -76,9 +76,10 @@
 		</div>
 		{#if !shown.has('spots')}{@render run()}{/if}
 	</div>
-	<label class="more">
+	<label class="caption more">
 		{w('Change something else on this rung')}
 		<select
+			class="typed"
 			value=""
 			onchange={(event) => {
 				opened = [...opened, event.currentTarget.value];
@@ -152,20 +153,7 @@
 		margin-left: 10px;
 	}
 	.more {
-		display: grid;
-		gap: 2px;
 		justify-self: start;
 		font-size: 13px;
-		color: var(--ink-soft);
-	}
-	select {
-		min-height: 34px;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 2px 6px;
 	}
 </style>

@@ -30,15 +30,17 @@
 	}
 </script>
 
-<label>
+<label class="caption">
 	<span
 		><span class:unseen={quiet}>{w(input.label)}</span>
 		{#if input.hint}<em>{w(input.hint)}</em>{/if}</span
 	>
 	{#if input.kind === 'lines'}
-		<textarea rows="3" value={typed ?? value} oninput={write} onblur={leave}></textarea>
+		<textarea class="typed" rows="3" value={typed ?? value} oninput={write} onblur={leave}
+		></textarea>
 	{:else}
 		<input
+			class="typed"
 			maxlength="2000"
 			value={typed ?? value}
 			oninput={write}
@@ -49,27 +51,7 @@
 </label>
 
 <style>
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
 	em {
 		font-style: normal;
-	}
-	input,
-	textarea {
-		width: 100%;
-		min-width: 0;
-		min-height: 32px;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 3px 8px;
 	}
 </style>

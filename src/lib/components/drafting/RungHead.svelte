@@ -43,9 +43,10 @@
 		value={rung.change}
 		onset={(change) => draft.setRung({ change })}
 	/>
-	<label>
+	<label class="caption">
 		{w('It works on')}
 		<select
+			class="typed"
 			value={rung.lever}
 			onchange={(event) => draft.setRung({ lever: event.currentTarget.value as Rung['lever'] })}
 		>
@@ -61,7 +62,7 @@
 			<legend>{w('After')}</legend>
 			{#each rungs as { id, name } (id)}
 				{#if id !== rung.id}
-					<label>
+					<label class="tickable">
 						<input
 							type="checkbox"
 							checked={rung.needs?.includes(id) ?? false}
@@ -92,22 +93,6 @@
 		gap: 8px 14px;
 		align-items: end;
 	}
-	.head > label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-	}
-	select {
-		min-height: 32px;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 2px 6px;
-	}
 	.order,
 	fieldset {
 		display: flex;
@@ -126,17 +111,6 @@
 		font-size: 13px;
 		color: var(--ink-soft);
 		padding: 0;
-	}
-	fieldset label {
-		display: flex;
-		gap: 6px;
-		align-items: center;
-		min-height: 28px;
-	}
-	input {
-		width: 18px;
-		height: 18px;
-		accent-color: var(--action);
 	}
 	@media (max-width: 700px) {
 		.head {

@@ -61,7 +61,7 @@
 
 <div class="drawn">
 	<div>
-		<div class="tools" role="group" aria-label={w('What drawing does')}>
+		<div class="segments" role="group" aria-label={w('What drawing does')}>
 			{#each TOOLS as { tool: each, name } (each)}
 				<button type="button" aria-pressed={tool === each} onclick={() => (tool = each)}
 					>{w(name)}</button
@@ -106,26 +106,6 @@
 		.drawn {
 			grid-template-columns: minmax(0, 1fr);
 		}
-	}
-	.tools {
-		display: flex;
-		flex-wrap: wrap;
-	}
-	.tools button {
-		min-height: 32px;
-		padding: 2px 10px;
-		border: 1px solid var(--ink);
-		margin-right: -1px;
-		background: #fff;
-		font: inherit;
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--ink);
-		cursor: pointer;
-	}
-	.tools button[aria-pressed='true'] {
-		background: var(--ink);
-		color: #fff;
 	}
 	div > .link {
 		margin-right: 18px;

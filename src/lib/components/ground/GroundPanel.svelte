@@ -30,9 +30,10 @@
 </script>
 
 <section aria-label={w('Ground')}>
-	<label class="name" for="ground-name">
+	<label class="caption name" for="ground-name">
 		{w('Ground')}
 		<input
+			class="typed"
 			id="ground-name"
 			maxlength="200"
 			value={ground.name}
@@ -82,7 +83,7 @@
 		value={longitude}
 		onset={(value) => setPlace({ longitude: value })}
 	/>
-	<label class="roof">
+	<label class="tickable">
 		<input
 			type="checkbox"
 			checked={ground.indoors ?? false}
@@ -101,32 +102,9 @@
 	}
 	.name {
 		grid-column: 1 / -1;
-		font-size: 12px;
-		color: var(--ink-soft);
 	}
-	.name input {
-		display: block;
-		width: 100%;
-		min-height: 30px;
-		font: inherit;
+	.name .typed {
 		font-size: 15px;
 		font-weight: 700;
-		color: var(--ink);
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 8px;
-	}
-	.roof {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		font-size: 13px;
-		min-height: 30px;
-	}
-	.roof input {
-		width: 20px;
-		height: 20px;
-		accent-color: var(--action);
 	}
 </style>

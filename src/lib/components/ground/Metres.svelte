@@ -38,10 +38,11 @@
 	}
 </script>
 
-<label for={id}>
+<label class="caption" for={id}>
 	<span class:unseen={quiet}>{label}</span>
 	<span class="field">
 		<input
+			class="typed"
 			{id}
 			inputmode="decimal"
 			autocomplete="off"
@@ -55,13 +56,6 @@
 </label>
 
 <style>
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
 	.field {
 		white-space: nowrap;
 		display: flex;
@@ -69,20 +63,9 @@
 		align-items: baseline;
 		font-size: 13px;
 	}
-	input {
+	.typed {
 		width: 100%;
-		min-width: 0;
 		min-height: 30px;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 6px;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
 		text-align: right;
-	}
-	input[aria-invalid] {
-		box-shadow: inset 0 0 0 2px var(--stop);
 	}
 </style>

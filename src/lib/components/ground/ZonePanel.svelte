@@ -63,9 +63,10 @@
 	<button type="button" class="link" onclick={() => (editor.selected = null)}
 		>{w('Back to the whole ground')}</button
 	>
-	<label class="title" for="zone-name">
+	<label class="caption title" for="zone-name">
 		{w('Zone')}
 		<input
+			class="typed"
 			id="zone-name"
 			maxlength="200"
 			aria-invalid={wrong === 'name' || undefined}
@@ -124,6 +125,7 @@
 	{/each}
 	<div class="add">
 		<input
+			class="typed"
 			list="fixture-items"
 			aria-label="Goal, hoop, net or wall to put here"
 			placeholder="goal, hoop, net, wall"
@@ -192,24 +194,9 @@
 		display: grid;
 		gap: 8px;
 	}
-	.title {
-		font-size: 12px;
-		color: var(--ink-soft);
-	}
-	.title input {
-		display: block;
-		width: 100%;
-		font: inherit;
+	.title .typed {
 		font-size: 17px;
 		font-weight: 750;
-		color: var(--ink);
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 3px 8px;
-	}
-	.title input[aria-invalid] {
-		box-shadow: inset 0 0 0 2px var(--stop);
 	}
 	.four {
 		display: grid;
@@ -231,19 +218,6 @@
 	}
 	.add {
 		grid-template-columns: 1fr auto;
-	}
-	.add input {
-		min-height: 30px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 8px;
-		font: inherit;
-	}
-	.add input::placeholder {
-		color: var(--ink-soft);
-		opacity: 1;
 	}
 	li {
 		font-size: 13px;

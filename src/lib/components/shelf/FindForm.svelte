@@ -53,9 +53,10 @@
 </script>
 
 <form bind:this={form} data-sveltekit-keepfocus data-sveltekit-noscroll data-sveltekit-replacestate>
-	<label class="words">
+	<label class="caption words">
 		{w('Words')}
 		<input
+			class="typed"
 			name="words"
 			type="search"
 			maxlength="200"
@@ -65,9 +66,9 @@
 		/>
 	</label>
 	{#each CHOICES as { key, name, any } (key)}
-		<label>
+		<label class="caption">
 			{w(name)}
-			<select name={key} value={String(filter[key] ?? '')} onchange={askAgain}>
+			<select class="typed" name={key} value={String(filter[key] ?? '')} onchange={askAgain}>
 				<option value="">{w(any)}</option>
 				{#each choicesOf(key, facets, areas) as choice (choice.value)}
 					<option value={choice.value}>{w(choice.name)} ({choice.count})</option>
@@ -78,9 +79,10 @@
 	<fieldset>
 		<legend>{w('For')}</legend>
 		{#each NUMBERS as { key, name, usual, least, most } (key)}
-			<label>
+			<label class="caption">
 				{w(name)}
 				<input
+					class="typed"
 					name={key}
 					type="number"
 					min={least}
@@ -92,14 +94,14 @@
 				/>
 			</label>
 		{/each}
-		<label>
+		<label class="caption">
 			{w('Ground free')}
-			<select name="zone" value={ask.zone ?? ''} onchange={askAgain}>
+			<select class="typed" name="zone" value={ask.zone ?? ''} onchange={askAgain}>
 				<option value="">{w('all of it')}</option>
 				{#each zones as { id, name } (id)}<option value={id}>{name}</option>{/each}
 			</select>
 		</label>
-		<label class="tick">
+		<label class="tickable">
 			<input
 				name="fits"
 				type="checkbox"
@@ -120,30 +122,6 @@
 		padding-bottom: 10px;
 		border-bottom: 1px solid var(--ink);
 	}
-	label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-		min-width: 0;
-	}
-	input,
-	select {
-		width: 100%;
-		min-height: 34px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		color: var(--ink);
-		padding: 2px 8px;
-	}
-	input::placeholder {
-		color: var(--ink-soft);
-		opacity: 1;
-	}
 	fieldset {
 		grid-column: 1 / -1;
 		display: flex;
@@ -161,27 +139,12 @@
 		font-weight: 700;
 		padding: 14px 4px 0 0;
 	}
-	fieldset > label {
+	fieldset > .caption {
 		width: 104px;
 	}
-	fieldset > .tick,
-	fieldset > label:has(select) {
+	fieldset > .tickable,
+	fieldset > .caption:has(select) {
 		width: auto;
-	}
-	.tick {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		min-height: 34px;
-		font-size: 14px;
-		color: var(--ink);
-	}
-	.tick input {
-		width: 20px;
-		height: 20px;
-		min-height: 0;
-		flex: none;
-		accent-color: var(--action);
 	}
 	@media (max-width: 900px) {
 		form {

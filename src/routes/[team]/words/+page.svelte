@@ -28,6 +28,7 @@
 				<li>
 					<label for="word-{word}">{word}</label>
 					<input
+						class="typed"
 						id="word-{word}"
 						name={word}
 						maxlength="60"
@@ -58,15 +59,6 @@
 	}
 	label {
 		font-weight: 650;
-	}
-	input {
-		min-height: 30px;
-		font: inherit;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 8px;
-		min-width: 0;
 	}
 	span,
 	p {

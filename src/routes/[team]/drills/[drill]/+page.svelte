@@ -115,7 +115,7 @@
 					<fieldset>
 						<legend>{w('Who feeds')}</legend>
 						{#each feeders as { isAdult, name, words } (name)}
-							<label>
+							<label class="tickable">
 								<input type="radio" name="feeds" value={isAdult} bind:group={feeds} />
 								{w(name)} <span>{w(words)}</span>
 							</label>
@@ -157,13 +157,6 @@
 		align-items: end;
 		padding-bottom: 10px;
 	}
-	.choices label {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		font-size: 14px;
-		min-height: 32px;
-	}
 	fieldset {
 		display: flex;
 		flex-wrap: wrap;
@@ -179,11 +172,6 @@
 	label span {
 		color: var(--ink-soft);
 		font-size: 13px;
-	}
-	input[type='radio'] {
-		width: 20px;
-		height: 20px;
-		accent-color: var(--action);
 	}
 	.fit {
 		font-size: 15px;

@@ -48,7 +48,11 @@
 							<span>{drill.id} {w(STATES[drill.state])}</span>
 						{/if}
 						{#if drill.state === 'clash'}
-							<select name="choice {drill.id}" aria-label="What becomes of {drill.name}">
+							<select
+								class="typed"
+								name="choice {drill.id}"
+								aria-label="What becomes of {drill.name}"
+							>
 								<option value="leave">leave it out</option>
 								<option value="revise">{w('take it as a new revision')}</option>
 								<option value="copy">{w('take it as another drill')}</option>
@@ -95,14 +99,6 @@
 		color: var(--stop);
 		grid-column: 2 / -1;
 		overflow-wrap: anywhere;
-	}
-	select {
-		min-height: 32px;
-		font: inherit;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 6px;
 	}
 	@media (max-width: 672px) {
 		li {

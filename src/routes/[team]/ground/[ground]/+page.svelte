@@ -103,9 +103,9 @@
 		<div class="drawn">
 			<GroundMap {editor} {sun} {holds} />
 			<div class="tools">
-				<label for="drill">
+				<label class="caption" for="drill">
 					{w('Copies of a drill')}
-					<select id="drill" bind:value={drillId}>
+					<select class="typed" id="drill" bind:value={drillId}>
 						<option value="">none shown</option>
 						{#each data.drills as { id, name } (id)}<option value={id}>{name}</option>{/each}
 					</select>
@@ -117,11 +117,11 @@
 							: w(`a zone holds up to ${held}`)}
 					{/if}
 				</p>
-				<label for="sun-day">
+				<label class="caption" for="sun-day">
 					Sun on
-					<input id="sun-day" type="date" bind:value={date} />
+					<input class="typed" id="sun-day" type="date" bind:value={date} />
 				</label>
-				<label for="sun-minutes">
+				<label class="caption" for="sun-minutes">
 					{clockAt(data.next.start, minutes * 60)}
 					<input
 						id="sun-minutes"
@@ -212,24 +212,6 @@
 		gap: 8px 20px;
 		align-items: end;
 		padding-top: 10px;
-	}
-	.tools label {
-		display: grid;
-		gap: 2px;
-		font-size: 12px;
-		color: var(--ink-soft);
-	}
-	select,
-	input[type='date'] {
-		min-height: 32px;
-		min-width: 0;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		font: inherit;
-		font-size: 14px;
-		padding: 2px 6px;
-		color: var(--ink);
 	}
 	input[type='range'] {
 		accent-color: var(--now);

@@ -20,7 +20,7 @@
 <BibShapes />
 <header>
 	<a href="/{practice.teamId}/practices/{practice.id}">Back to the board</a>
-	<label
+	<label class="tickable"
 		><input type="checkbox" bind:checked={withDrawings} /> {w('with drawings of the drills')}</label
 	>
 	<Button size="small" on:click={() => window.print()}>Print this sheet</Button>
@@ -37,17 +37,6 @@
 		align-items: center;
 		padding: 10px 16px;
 		border-bottom: 1px solid var(--ink);
-	}
-	label {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		font-size: 14px;
-	}
-	input {
-		width: 20px;
-		height: 20px;
-		accent-color: var(--action);
 	}
 	a {
 		color: var(--action);
