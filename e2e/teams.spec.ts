@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, figure, open, test, TUESDAY } from './fixtures';
 
 test('a new team starts from a sport kit and lands on an empty practice; the demo is removed', async ({
@@ -21,6 +22,18 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await expect(page.getByRole('img', { name: /The ground with 3 players/ })).toBeVisible();
 
 	await page.getByRole('link', { name: 'Teams' }).click();
+	const remove = async (on: Page, team: string) => {
+		await on.getByRole('button', { name: `Remove ${team}` }).click();
+		await on.getByRole('button', { name: 'Remove the team and all of it' }).click();
+	};
+	// What another window has removed is said, not passed over.
+	const other = await page.context().newPage();
+	await open(other, `${server.url}/teams`);
+	await remove(other, 'Harbour Minis');
+	await expect(other.getByRole('link', { name: /Harbour/ })).toBeHidden();
+	await remove(page, 'Harbour Minis');
+	await expect(page.getByRole('alert')).toHaveText('There is no such team.');
+	await page.getByRole('button', { name: 'Keep' }).click();
 	await page.getByRole('button', { name: 'Remove Saltmarsh Hockey, under 16' }).click();
 	await page.getByRole('button', { name: 'Remove the team and all of it' }).click();
 	await expect(page.getByRole('link', { name: /Saltmarsh/ })).toBeHidden();

@@ -24,6 +24,14 @@ const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
 		'Plays a practice through and lists what does not work, the worst first, with edits that mend it.'
 };
 
+/** What the schema of a drill cannot say of itself. */
+const OF_A_DRILL = [
+	'`spots` are the places with a job, `rotation.moves` says where the players of each go after a turn; one that is not named keeps its players. Every spot without `upTo` must get back as many as it gives.',
+	'`x` and `y` are metres from the near left corner of a copy, `x` along its length. A way in `paths` runs from a spot or a point to another, in the order of `step`.',
+	'`skills` name an area of the team, `passing`, or a stage of it, `passing/2`; their shares are of the drill’s time.',
+	'A rung’s `set` replaces whole fields of the drill, so that a rung with other spots lists all of them. Names in ways, cues, faults and `needs` must stand for something on every rung.'
+];
+
 function page(): string {
 	const commands = (Object.keys(COMMAND_SHAPES) as (keyof typeof COMMAND_SHAPES)[]).map(
 		(name) =>
@@ -37,6 +45,7 @@ function page(): string {
 		`Files of the open format: ${Object.keys(FILE_SHAPES)
 			.map((name) => `[${name}](${name}.schema.json)`)
 			.join(', ')}.\n`,
+		`## A drill\n\n${OF_A_DRILL.join('\n\n')}\n`,
 		...commands
 	].join('\n');
 }

@@ -53,7 +53,9 @@
 		{:else}
 			<div class="line">
 				<Lines
-					{input}
+					label={input.label}
+					hint={input.hint}
+					many={input.kind === 'lines'}
 					quiet={isAlone}
 					value={input.value(draft.typed, draft.calling)}
 					onset={(typed) => draft.set(input.write(draft.typed, typed, draft.calling))}

@@ -1,16 +1,20 @@
 <script lang="ts">
-	import type { TextInput } from './fields/inputs';
 	import { useWording } from '../page/wording.svelte';
 
 	/** A line or lines to type in: what is typed stands as it is until it is left. */
 	let {
-		input,
+		label,
+		hint,
 		value,
+		many = false,
 		quiet = false,
 		onset
 	}: {
-		input: TextInput;
+		label: string;
+		hint?: string;
 		value: string;
+		/** Several lines; one where it is not said. */
+		many?: boolean;
 		/** The label is for screen readers alone: what stands above says it. */
 		quiet?: boolean;
 		onset: (typed: string) => void;
@@ -32,10 +36,10 @@
 
 <label class="caption">
 	<span
-		><span class:unseen={quiet}>{w(input.label)}</span>
-		{#if input.hint}<em>{w(input.hint)}</em>{/if}</span
+		><span class:unseen={quiet}>{w(label)}</span>
+		{#if hint}<em>{w(hint)}</em>{/if}</span
 	>
-	{#if input.kind === 'lines'}
+	{#if many}
 		<textarea class="typed" rows="3" value={typed ?? value} oninput={write} onblur={leave}
 		></textarea>
 	{:else}

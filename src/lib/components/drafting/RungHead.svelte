@@ -24,8 +24,6 @@
 	};
 	const rungs = $derived(draft.kept.rungs);
 	const place = $derived(rungs.findIndex(({ id }) => id === rung.id));
-	const text = (label: string, hint?: string) =>
-		({ kind: 'text', label, hint, value: () => '', write: () => ({}) }) as const;
 	function need(id: string, isNeeded: boolean) {
 		const others = (rung.needs ?? []).filter((each) => each !== id);
 		draft.setRung({ needs: isNeeded ? [...others, id] : others });
@@ -33,13 +31,10 @@
 </script>
 
 <div class="head">
+	<Lines label="Name of the rung" value={rung.name} onset={(name) => draft.setRung({ name })} />
 	<Lines
-		input={text('Name of the rung')}
-		value={rung.name}
-		onset={(name) => draft.setRung({ name })}
-	/>
-	<Lines
-		input={text('What changes', 'as players hear it')}
+		label="What changes"
+		hint="as players hear it"
 		value={rung.change}
 		onset={(change) => draft.setRung({ change })}
 	/>

@@ -37,8 +37,9 @@
 	let pulled: { key: string; at: Point } | null = $state.raw(null);
 	/** A line that is being drawn: from a spot or a point to where the pointer is. */
 	let drawn: { from: WayEnd; start: Point; to: Point } | null = $state.raw(null);
-	/** The spot that the next line begins at, chosen by a press. */
-	let begun: string | null = $state(null);
+	/** The spot that the next line begins at, chosen by a press with the tool that is still in hand. */
+	let pressed = $state.raw<{ key: string; tool: Tool } | null>(null);
+	const begun = $derived(pressed?.tool === tool ? pressed.key : null);
 
 	const length = $derived(drill.ground.length);
 	const width = $derived(drill.ground.width);
@@ -110,16 +111,13 @@
 	};
 	function press(key: string) {
 		if (tool === 'place') return;
-		if (begun === null) begun = key;
-		else {
-			onjoin(begun, key);
-			begun = null;
-		}
+		if (begun !== null) onjoin(begun, key);
+		pressed = begun === null ? { key, tool } : null;
 	}
 	function down(event: KeyboardEvent, { key, x, y }: { key: string } & Point) {
 		if (event.key === 'Escape' && begun !== null) {
 			event.preventDefault();
-			begun = null;
+			pressed = null;
 		}
 		const by = tool === 'place' ? arrowStep(event) : null;
 		if (!by) return;

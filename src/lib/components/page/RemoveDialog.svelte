@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Modal } from 'carbon-components-svelte';
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 
 	/** Asks before something is removed for good; the form is sent when the coach says so. */
@@ -23,19 +24,21 @@
 	} = $props();
 
 	let form: HTMLFormElement | undefined = $state();
+	/** Why it was not removed; empty before it was tried. */
+	let refusal = $state('');
+
+	const answered: SubmitFunction =
+		() =>
+		async ({ result, update }) => {
+			await update();
+			if (result.type !== 'failure') return onclose();
+			const { message, misfit } = result.data ?? {};
+			refusal =
+				message ?? (misfit ? `The ${misfit.path} ${misfit.message}.` : 'It was not removed.');
+		};
 </script>
 
-<form
-	method="POST"
-	action="?/remove"
-	bind:this={form}
-	hidden
-	use:enhance={() =>
-		async ({ update }) => {
-			await update();
-			onclose();
-		}}
->
+<form method="POST" action="?/remove" bind:this={form} hidden use:enhance={answered}>
 	<input type="hidden" name={field} {value} />
 </form>
 <Modal
@@ -50,4 +53,13 @@
 	on:submit={() => form?.requestSubmit()}
 >
 	<p>{says}</p>
+	{#if refusal}<p class="refusal" role="alert">{refusal}</p>{/if}
 </Modal>
+
+<style>
+	.refusal {
+		padding-top: 10px;
+		font-weight: 650;
+		color: var(--stop);
+	}
+</style>
