@@ -188,6 +188,7 @@
 		font-size: 13px;
 		color: var(--ink-soft);
 		min-height: 20px;
+		padding: 3px 0;
 	}
 	.map {
 		position: relative;
@@ -242,7 +243,7 @@
 		flex: none;
 	}
 	.begun {
-		background: var(--action);
-		color: #fff;
+		background: var(--chalk-deep);
+		outline: 3px solid var(--action);
 	}
 </style>
