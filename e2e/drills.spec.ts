@@ -176,6 +176,17 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await page.getByRole('link', { name: 'Copy' }).click();
 	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rope bridge, wet, again');
 
+	await open(page, `${server.url}/saltmarsh/drills/channel-duel/edit`);
+	await page.getByRole('button', { name: 'Add a way' }).click();
+	await page.getByRole('button', { name: 'Add a skill' }).click();
+	await expect(page.getByLabel('Skill', { exact: true })).toHaveCount(4);
+	await page.getByLabel('Spot', { exact: true }).first().fill('wing');
+	const last = 'the way from ? to ?';
+	await page.getByLabel(`From, ${last}`).fill('feed');
+	await page.getByLabel('To, the way from feed to ?').fill('12; 3');
+	await expect(page.getByLabel(/^From, the way from wing/)).toHaveValue('wing');
+	await expect(page.getByText(/It balances/)).toBeVisible();
+
 	await open(page, `${server.url}/saltmarsh/drills/channel-duel`);
 	await page.getByRole('link', { name: 'Make a drill of Recover behind' }).click();
 	await page.getByRole('button', { name: 'Save the drill' }).click();

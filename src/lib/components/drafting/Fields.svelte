@@ -67,7 +67,7 @@
 {/snippet}
 
 {#if draft.rung}
-	<div class:beside={!shown.has('spots')}>
+	<div class:halves={!shown.has('spots')}>
 		<div class="groups">
 			{#each onRung as group (group.id)}{@render fieldset(group)}
 			{:else}
@@ -105,17 +105,6 @@
 		font-weight: 750;
 		border-bottom: 1px solid var(--ink);
 		padding: 10px 0 4px;
-	}
-	.beside {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-		gap: 28px;
-		align-items: start;
-	}
-	@media (max-width: 900px) {
-		.beside {
-			grid-template-columns: minmax(0, 1fr);
-		}
 	}
 	p {
 		font-size: 14px;

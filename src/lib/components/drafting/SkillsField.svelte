@@ -26,7 +26,7 @@
 		const left = 1 - draft.typed.skills.reduce((sum, { share }) => sum + share, 0);
 		const focus = rows.some((row) => row.focus === 'main') ? 'second' : 'main';
 		const share = String(Math.round(left * 100));
-		keep([...rows, { key: draft.newKey('skill'), skill: '', share, focus }]);
+		keep([...rows, { key: draft.newKey('new-skill'), skill: '', share, focus }]);
 	}
 </script>
 

@@ -32,6 +32,8 @@
 		rows = next;
 		draft.set(spotsIn(rows, draft.typed));
 		draft.call(Object.fromEntries(rows.map(({ key, name }) => [key, name])));
+		// Ways name their spots: they follow where one is called otherwise.
+		ways = wayRows(draft.typed, draft.calling);
 	}
 	function keepWays(next: WayRow[]) {
 		ways = next;
@@ -56,10 +58,10 @@
 		}
 	}
 	const addWay = () =>
-		keepWays([...ways, { key: draft.newKey('way'), from: '', to: '', kind: 'run', step: '' }]);
+		keepWays([...ways, { key: draft.newKey('new-way'), from: '', to: '', kind: 'run', step: '' }]);
 </script>
 
-<div class="drawn">
+<div class="halves">
 	<div>
 		<div class="segments" role="group" aria-label={w('What drawing does')}>
 			{#each TOOLS as { tool: each, name } (each)}
@@ -96,17 +98,6 @@
 {/if}
 
 <style>
-	.drawn {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-		gap: 28px;
-		align-items: start;
-	}
-	@media (max-width: 900px) {
-		.drawn {
-			grid-template-columns: minmax(0, 1fr);
-		}
-	}
 	div > .link {
 		margin-right: 18px;
 	}

@@ -36,12 +36,18 @@
 	const seconds = $derived(evaluation.seconds);
 	// A drill that changes begins anew, where it has been explained.
 	let now = $derived(Math.min(played.playsFrom, evaluation.seconds - 1));
-	/** Seconds at which somebody begins to work: where a step leads to. */
+	/** Spots whose players join a turn that is on already: they begin none. */
+	const late = $derived(
+		new Set(drill.spots.flatMap(({ id, joinsAtSeconds = 0 }) => (joinsAtSeconds > 0 ? id : [])))
+	);
+	/** Seconds at which a turn begins: where a step leads to. */
 	const starts = $derived(
 		[
 			...new Set(
 				played.intervals.flatMap((intervals) =>
-					intervals.flatMap(({ state, fromSecond }) => (state === 'active' ? fromSecond : []))
+					intervals.flatMap(({ state, spot, fromSecond }) =>
+						state === 'active' && !late.has(spot ?? '') ? fromSecond : []
+					)
 				)
 			)
 		].sort((a, b) => a - b)
