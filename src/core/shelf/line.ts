@@ -2,27 +2,10 @@ import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
 import type { Obstacle } from './obstacles';
 
-/** What a list of the shelf knows of a drill: what it is for and what it needs, without the long texts. */
-export type DrillFacts = Pick<
-	Drill,
-	| 'id'
-	| 'revision'
-	| 'name'
-	| 'family'
-	| 'skills'
-	| 'group'
-	| 'ground'
-	| 'fixtures'
-	| 'kit'
-	| 'coaches'
-	| 'contact'
-	| 'effort'
-	| 'frequency'
->;
-
 /** A drill on the shelf, with when it was used. */
 export interface ShelfLine {
-	drill: DrillFacts;
+	/** Lists leave out its ladder and its words. */
+	drill: Drill;
 	/** What it is found for: its skills, and the areas of those that are stages. */
 	skills: readonly string[];
 	/** The day of the last practice that held it, or plans it; null for never. */
@@ -35,7 +18,10 @@ export interface ShelfLine {
 	obstacles: Obstacle[];
 }
 
-/** The skills that a drill is found for. */
-export const foundFor = ({ skills }: Pick<Drill, 'skills'>): string[] => [
-	...new Set(skills.flatMap(({ skill }) => [areaOf(skill), skill]))
-];
+/** The skills that a drill is found for, each once. */
+export function foundFor({ skills }: Pick<Drill, 'skills'>): string[] {
+	const found: string[] = [];
+	for (const { skill } of skills)
+		for (const each of [areaOf(skill), skill]) if (!found.includes(each)) found.push(each);
+	return found;
+}

@@ -1,6 +1,6 @@
+import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone } from '../sizing';
-import type { DrillFacts } from './line';
 
 /** What there is for a drill. */
 export interface Here {
@@ -20,7 +20,7 @@ export type Obstacle =
 	| { what: 'kit'; item: string; has: number; needs: number };
 
 /** Whether players can be dealt to copies of a drill as evenly as may be, none too small or too large. */
-function divides(players: number, { min, max }: DrillFacts['group']): boolean {
+function divides(players: number, { min, max }: Drill['group']): boolean {
 	const fewest = Math.ceil(players / max);
 	return players >= min * fewest;
 }
@@ -29,7 +29,7 @@ function divides(players: number, { min, max }: DrillFacts['group']): boolean {
  * What keeps one copy of a drill from running here with its least number of players. An empty list is no
  * promise for more copies: `size` looks at those.
  */
-export function obstaclesOf(drill: DrillFacts, { players, adults, zones, kit }: Here): Obstacle[] {
+export function obstaclesOf(drill: Drill, { players, adults, zones, kit }: Here): Obstacle[] {
 	const { group, coaches, ground, fixtures = [] } = drill;
 	const obstacles: Obstacle[] = [];
 	if (players < group.min) obstacles.push({ what: 'players', has: players, needs: group.min });

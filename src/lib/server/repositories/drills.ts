@@ -1,6 +1,5 @@
 import { ascending } from 'd3-array';
 import type { Drill } from '$core/model/drill';
-import type { DrillFacts } from '$core/shelf';
 import type { Queryable } from '../database';
 
 /** A revision of a drill, the newest where none is named; undefined where the team has none. */
@@ -16,22 +15,6 @@ export async function findDrill(
 		[teamId, id, revision ?? null]
 	);
 	return rows[0]?.body;
-}
-
-/** Drills at the revisions that are named. */
-export async function findDrills(
-	db: Queryable,
-	teamId: string,
-	wanted: readonly { id: string; revision?: number }[]
-): Promise<Drill[]> {
-	const { rows } = await db.query<{ body: Drill }>(
-		`select d.body from drill_revision d
-			join jsonb_to_recordset($2::jsonb) as w (id text, revision int)
-				on w.id = d.drill_id and coalesce(w.revision, 1) = d.revision
-		 where d.team_id = $1`,
-		[teamId, JSON.stringify(wanted.map(({ id, revision }) => ({ id, revision })))]
-	);
-	return rows.map(({ body }) => body);
 }
 
 /** A revision of a drill in a list. */
@@ -102,9 +85,9 @@ export async function listUses(db: Queryable, teamId: string, id: string): Promi
 	return rows;
 }
 
-/** A drill of a search: what lists need of it, and how well its words suit. */
+/** A drill of a search, bare of its ladder and its words, and how well its words suit. */
 export interface FoundDrill {
-	facts: DrillFacts;
+	drill: Drill;
 	rank: number;
 }
 
@@ -113,6 +96,32 @@ const queryOf = (words: string): string | null => {
 	const parts = words.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 	return parts.length > 0 ? parts.map((part) => `${part}:*`).join(' & ') : null;
 };
+
+/** Bare drills by the number of their revision, for each database: a revision never changes, nor is its number given again. */
+const bareRead = new WeakMap<Queryable, ReadonlyMap<number, Drill>>();
+/** Beyond so many, those that were read before are let go. */
+const MOST_KEPT = 6000;
+
+/** The revisions with these numbers, and others, bare of ladder and words; those read before from memory. */
+async function bareDrills(
+	db: Queryable,
+	numbers: readonly number[]
+): Promise<ReadonlyMap<number, Drill>> {
+	const kept = bareRead.get(db) ?? new Map<number, Drill>();
+	const missing = numbers.filter((number) => !kept.has(number));
+	if (missing.length === 0) return kept;
+	const isFull = kept.size + missing.length > MOST_KEPT;
+	// As one text that is stored ready: a row at a time takes several times as long for thousands of drills.
+	const { rows } = await db.query<{ bare: string | null }>(
+		`select string_agg('[' || number || ',' || bare || ']', ',') as bare
+		 from drill_revision where number = any($1::bigint[])`,
+		[isFull ? numbers : missing]
+	);
+	const read: [number, Drill][] = JSON.parse(`[${rows[0]?.bare ?? ''}]`);
+	const now = new Map([...(isFull ? [] : kept), ...read]);
+	bareRead.set(db, now);
+	return now;
+}
 
 /**
  * The newest revisions of a team's drills whose texts have every word; all of them without words. The
@@ -123,11 +132,10 @@ export async function searchDrills(
 	teamId: string,
 	words: string
 ): Promise<FoundDrill[]> {
-	// As one text that is stored ready: a row at a time takes several times as long for thousands of drills.
 	const { rows } = await db.query<{ found: string | null }>(
-		`select string_agg('{"rank":' || rank || ',"facts":' || facts || '}', ',') as found
+		`select string_agg('[' || number || ',' || rank || ']', ',') as found
 		 from (
-			select facts,
+			select number,
 				case when $2::text is null then 0 else ts_rank(words, to_tsquery('simple', $2)) end as rank
 			from drill_revision d
 			where team_id = $1 and ($2::text is null or words @@ to_tsquery('simple', $2))
@@ -136,11 +144,17 @@ export async function searchDrills(
 		 ) as newest`,
 		[teamId, queryOf(words)]
 	);
-	const found: FoundDrill[] = JSON.parse(`[${rows[0]?.found ?? ''}]`);
-	return found.sort(
-		(a, b) =>
-			b.rank - a.rank || ascending(a.facts.name, b.facts.name) || ascending(a.facts.id, b.facts.id)
-	);
+	const found: [number, number][] = JSON.parse(`[${rows[0]?.found ?? ''}]`);
+	const numbers = found.map(([number]) => number);
+	const drills = await bareDrills(db, numbers);
+	return found
+		.map(([number, rank]) => ({ drill: drills.get(number) as Drill, rank }))
+		.sort(
+			(a, b) =>
+				b.rank - a.rank ||
+				ascending(a.drill.name, b.drill.name) ||
+				ascending(a.drill.id, b.drill.id)
+		);
 }
 
 /**

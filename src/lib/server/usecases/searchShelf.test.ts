@@ -2,13 +2,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import type { Here } from '$core/shelf';
 import type { Db } from '../database';
-import {
-	findDrill,
-	findDrills,
-	insertRevision,
-	listRevisions,
-	listUses
-} from '../repositories/drills';
+import { findDrill, insertRevision, listRevisions, listUses } from '../repositories/drills';
 import { loadSurroundings } from '../repositories/surroundings';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
@@ -32,6 +26,26 @@ async function found(words: string, filter: object = {}) {
 }
 
 describe('the shelf', () => {
+	test('sends drills bare of ladder and words, the newest revision of each, however often it is asked', async () => {
+		const tide = async () => (await found('tide lin')).lines.map(({ drill }) => drill);
+		const [first] = await tide();
+		const whole = await findDrill(db, teamId, 'tide-lines');
+		if (!whole) throw new Error('no drill');
+		const {
+			faults: _f,
+			calls: _c,
+			prompts: _p,
+			praise: _r,
+			success: _s,
+			paths: _w,
+			...rest
+		} = whole;
+		expect(first).toEqual({ ...rest, cues: [], cautions: [], rungs: [] });
+		await insertRevision(db, teamId, { ...whole, effort: 10 });
+		expect(await tide()).toMatchObject([{ revision: 2, effort: 10 }]);
+		expect(await tide()).toHaveLength(1);
+	});
+
 	test('is searched by the beginnings of words in any text, the name first', async () => {
 		expect((await found('')).found).toBe(25);
 		const { lines } = await found('rebound');
@@ -95,9 +109,6 @@ describe('a drill’s page', () => {
 		expect(later).toMatchObject({ isPlanned: false });
 		expect(later?.practice.expected).toHaveLength(24);
 		expect(later?.surroundings.drills).toEqual([]);
-		const wanted = [{ id: 'tide-lines' }, { id: 'buoy-tag', revision: 1 }, { id: 'ghost' }];
-		const drills = await findDrills(db, teamId, wanted);
-		expect(drills.map(({ id }) => id).sort()).toEqual(['buoy-tag', 'tide-lines']);
 	});
 });
 

@@ -44,12 +44,12 @@ export async function searchShelf(
 	const found = await searchDrills(db, teamId, words);
 	const uses = await lastUses(db, teamId);
 	const days = (await listDays(db, teamId)).map(({ date }) => date);
-	const all = found.map(({ facts, rank }): ShelfLine => {
-		const lastUsed = uses.get(facts.id) ?? null;
+	const all = found.map(({ drill, rank }): ShelfLine => {
+		const lastUsed = uses.get(drill.id) ?? null;
 		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
-		const obstacles = obstaclesOf(facts, here);
-		const skills = foundFor(facts);
-		return { drill: facts, skills, rank, lastUsed, unusedFor: since.length, obstacles };
+		const obstacles = obstaclesOf(drill, here);
+		const skills = foundFor(drill);
+		return { drill, skills, rank, lastUsed, unusedFor: since.length, obstacles };
 	});
 	const lines = filtered(all, shape.value);
 	const isFree = ({ obstacles }: ShelfLine) => obstacles.length === 0;

@@ -1,15 +1,13 @@
 import { fail, ok, type Result } from '$core/base';
-import type { Drill } from '$core/model/drill';
 import { ShelfAsk, supposing } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
 import type { Queryable } from '../database';
-import { findDrills } from '../repositories/drills';
 import { loadHere, type Here } from './drillPage';
 import { searchShelf, type ShelfPage } from './searchShelf';
 
 /** What the list of a team's drills is drawn from. */
 export interface ShelfList extends ShelfPage {
-	/** What there is, as it was asked about, with the drills that are shown, bare of ladder and words. */
+	/** What there is, as it was asked about, with the drills that are shown. */
 	here: Here;
 	/** What was asked, as it was read. */
 	ask: ShelfAsk;
@@ -17,12 +15,6 @@ export interface ShelfList extends ShelfPage {
 	zones: { id: string; name: string }[];
 	/** How many come to the next practice, whatever was asked. */
 	coming: { players: number; adults: number };
-}
-
-/** A drill without its ladder and its words: what its sizes are computed from. */
-function bare(drill: Drill): Drill {
-	const { faults: _f, calls: _c, prompts: _p, praise: _r, success: _s, paths: _w, ...rest } = drill;
-	return { ...rest, cues: [], cautions: [], rungs: [] };
 }
 
 const sizeOf = ({ length, width }: { length: number; width: number }) => length * width;
@@ -52,15 +44,11 @@ export async function loadShelfPage(
 		}
 	});
 	if (!page.ok) return page;
-	const drills = await findDrills(
-		db,
-		teamId,
-		page.value.lines.map(({ drill }) => drill)
-	);
+	const drills = page.value.lines.map(({ drill }) => drill);
 	return ok({
 		...page.value,
 		ask: shape.value,
-		here: { ...supposed.value, surroundings: { ...surroundings, drills: drills.map(bare) } },
+		here: { ...supposed.value, surroundings: { ...surroundings, drills } },
 		zones: around.surroundings.ground.zones.map(({ id, name }) => ({ id, name })),
 		coming: {
 			players: around.practice.expected.length,
