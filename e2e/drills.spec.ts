@@ -35,7 +35,7 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await page.getByRole('link', { name: 'Channel duel' }).click();
 
 	await expect(page.getByRole('heading', { name: 'Channel duel', level: 1 })).toBeVisible();
-	await expect(page.getByText(/For 22 players here 4 copies of 6 or 5/)).toBeVisible();
+	await expect(page.getByText(/For 22 players here: 4 copies of 6 or 5/)).toBeVisible();
 	const clock = page.getByRole('slider', { name: 'Second of the run' });
 	const before = await clock.inputValue();
 	await page.getByRole('button', { name: 'On a turn' }).click();
@@ -53,6 +53,11 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await expect(page.getByText('It does not run')).toBeHidden();
 	await page.getByRole('link', { name: 'Thursday 1 April' }).click();
 	await expect(page.getByRole('heading', { name: 'Thursday 1 April' })).toBeVisible();
+
+	await open(page, `${server.url}/saltmarsh/drills/shooting-arc`);
+	await expect(page.getByText('Side now: from the left')).toBeVisible();
+	await clock.press('End');
+	await expect(page.getByText('Side now: from the right')).toBeVisible();
 });
 
 test('drills go out as files and a drawing, and come in after what clashes is decided', async ({

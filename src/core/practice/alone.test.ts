@@ -25,6 +25,30 @@ describe('a drill alone', () => {
 		}
 	});
 
+	test('tells when each turn starts and on which side, stops of the coach counted in', () => {
+		const sided = shelf.find(({ sides }) => sides && !sides.everyTurns);
+		if (!sided) throw new Error('the demo has a drill with two halves');
+		const [first, second] = sided.sides?.names ?? [];
+		const turnsWith = (stopShare: number) => {
+			const climb = [{ minutes: 10 }];
+			const alone = drillAlone(
+				{ ...sided, explainSeconds: 0 },
+				{ players: sided.group.ideal, climb, minutes: 10, adults: 2, stopShare }
+			);
+			return evaluate(alone.practice, alone.context).runs[0].turns;
+		};
+		const turns = turnsWith(0);
+		const { headwaySeconds } = sided.turn;
+		expect(turns[0]).toEqual({ second: 0, side: first });
+		expect(turns.every(({ second: at, side }) => side === (at < 300 ? first : second))).toBe(true);
+		for (let k = 1; k < turns.length; k += 1)
+			expect(turns[k].second - turns[k - 1].second).toBeGreaterThanOrEqual(headwaySeconds - 1e-6);
+		// A fifth of ten minutes is talk: three stops of 40 s, the first after a quarter of the 480 s that run.
+		const stopped = turnsWith(0.2);
+		expect(stopped.every(({ second: at }) => at < 600)).toBe(true);
+		expect(stopped.some(({ second: at }) => at >= 120 && at < 160)).toBe(false);
+	});
+
 	test('is laid as the rung that the climb has come to', () => {
 		const wide = { ...drill.ground, length: drill.ground.length + 6 };
 		const rung = { id: 'far', name: 'Far', change: 'further', lever: 'distance' as const };

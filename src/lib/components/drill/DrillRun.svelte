@@ -36,28 +36,11 @@
 	const seconds = $derived(evaluation.seconds);
 	// A drill that changes begins anew, where it has been explained.
 	let now = $derived(Math.min(played.playsFrom, evaluation.seconds - 1));
-	/** Spots whose players join a turn that is on already: they begin none. */
-	const late = $derived(
-		new Set(drill.spots.flatMap(({ id, joinsAtSeconds = 0 }) => (joinsAtSeconds > 0 ? id : [])))
-	);
-	/** Seconds at which a turn begins: where a step leads to. */
-	const starts = $derived(
-		[
-			...new Set(
-				played.intervals.flatMap((intervals) =>
-					intervals.flatMap(({ state, spot, fromSecond }) =>
-						state === 'active' && !late.has(spot ?? '') ? fromSecond : []
-					)
-				)
-			)
-		].sort((a, b) => a - b)
-	);
-
-	/** What is called in the turn that is on; nothing where the drill has no prompts. */
-	const called = $derived.by(() => {
-		const turn = starts.findLastIndex((start) => start <= now + 0.01);
-		return turn < 0 ? undefined : callsOf(drill.prompts ?? [], turn + 1, (order * 0.618) % 1)[turn];
-	});
+	/** The turn that started last, by its place among all; -1 while it is still explained. */
+	const turn = $derived(played.turns.findLastIndex(({ second }) => second <= now + 0.01));
+	const side = $derived(played.turns[turn]?.side ?? null);
+	/** What is called in the turn that is on. */
+	const called = $derived(callsOf(drill.prompts ?? [], turn + 1, (order * 0.618) % 1)[turn]);
 
 	$effect(() => {
 		if (!isPlaying) return;
@@ -79,6 +62,7 @@
 	}
 	function step(by: 1 | -1) {
 		isPlaying = false;
+		const starts = played.turns.map(({ second }) => second);
 		const next =
 			by > 0
 				? starts.find((start) => start > now + 0.01)
@@ -93,6 +77,9 @@
 		<p class="fault">{w('It does not run:')} {played.fault.message}.</p>
 	{/if}
 	<Field {evaluation} {now} label="{drill.name}, {players} {w('players')}, {clock(now)}" />
+	{#if drill.sides}
+		<p class="called">{w('Side now:')} <strong>{side ?? '…'}</strong></p>
+	{/if}
 	{#if drill.prompts && drill.prompts.length > 0}
 		<p class="called">
 			{w('Called:')} <strong>{called ?? '…'}</strong>

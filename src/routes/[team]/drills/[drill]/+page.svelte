@@ -127,7 +127,7 @@
 		</div>
 		<div>
 			<p class="fit">
-				<strong>{w(`For ${here} players here`)}</strong>
+				<strong>{w(`For ${here} players here:`)}</strong>
 				{w(fit.words)}
 			</p>
 			<TurnsChart {given} {players} {marked} onchoose={(count) => (chosen = count)} />
