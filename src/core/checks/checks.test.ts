@@ -216,6 +216,40 @@ describe('check', () => {
 		).toEqual([]);
 	});
 
+	test('holds no ground for stations that have no time left beside the moves between them', () => {
+		const short = withPeriod('stations', (period) => ({ ...period, minutes: 1, moveSeconds: 45 }));
+		const codes = (practice: Practice) =>
+			of(practice, 'zone-twice').map(({ at: { period, block } }) => [period, block]);
+		expect(codes(short)).toEqual(codes(sound()));
+		expect(of(short, 'slot-length')[0].values).toMatchObject({ minutes: 0 });
+		expect(evaluate(short, context).runs.filter(({ run }) => run.slot !== null)).toEqual([]);
+	});
+
+	test('takes a player who comes to a station with a group out of that group', () => {
+		const stations = sound().periods.find(({ id }) => id === 'stations') as Period;
+		const [group] = stations.groups ?? [];
+		const [player] = group.players;
+		const [lane] = stations.lanes;
+		const beside: Period['lanes'][0] = {
+			id: 'beside',
+			zoneIds: ['f'],
+			blocks: [
+				{
+					...lane.blocks[0],
+					id: 'beside.b',
+					copies: [{ id: 'beside.c', zoneId: 'f', players: [player], adults: [] }]
+				}
+			]
+		};
+		const twice = withPeriod('stations', (each) => ({ ...each, lanes: [...each.lanes, beside] }));
+		const isTheirs = ({ at }: { at: { player?: string } }) => at.player === player;
+		const finding = of(twice, 'player-twice').find(isTheirs);
+		const mended = (finding?.fixes ?? []).map((fix) => after(twice, fix));
+		expect(mended.map((each) => of(each, 'player-twice').filter(isTheirs))).toEqual([[], []]);
+		const said = finding?.fixes.map((fix) => describeEdit(fix, { practice: twice, context }));
+		expect(said?.some((each) => / out of Four stations$/.test(each))).toBe(true);
+	});
+
 	test('counts only adults who may have players of this age in charge', () => {
 		const young = {
 			...context,

@@ -15,13 +15,23 @@ import type { SizeOption } from '../sizing';
 
 type Plan = Pick<Evaluation, 'practice' | 'context'>;
 
-/** Takes a player out of a block: out of the group that brought them there, and out of the copy. */
+/** Groups that run a block: those of its copies, and those that come to it as a station. */
+function groupsOf(period: Period, block: Block): Set<string | undefined> {
+	const lane = period.lanes.find(({ blocks }) => blocks.some(({ id }) => id === block.id));
+	const coming = (period.slots ?? []).flatMap((slot) => (lane && slot[lane.id]) ?? []);
+	return new Set([...block.copies.map(({ group }) => group), ...coming]);
+}
+
+/**
+ * Takes a player out of a block: out of the group that brought them there, and out of the copy. Who goes
+ * through stations with a group leaves all of them.
+ */
 export function withoutPlayer(
 	period: Period,
 	block: Block,
 	player: string
 ): EditOf<'arrange-period'> {
-	const groupIds = new Set(block.copies.map(({ group }) => group));
+	const groupIds = groupsOf(period, block);
 	const drop = (ids: readonly string[]) => ids.filter((id) => id !== player);
 	return {
 		type: 'arrange-period',

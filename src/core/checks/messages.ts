@@ -1,7 +1,8 @@
+import { rollup } from 'd3-array';
 import { areaOf } from '../model/skill';
 import { assertNever } from '../base';
 import { drillOf, findBlock, findPeriod, type Edit, type Evaluation } from '../practice';
-import type { Block, Copy, Practice } from '../model/practice';
+import type { Block, Copy, Period, Practice } from '../model/practice';
 import { kept, reworded, wordingOf } from '../words';
 import type { Finding } from './finding';
 
@@ -53,11 +54,15 @@ function findingWords(finding: Finding, plan: Plan): string {
 	const { code, at, values } = finding;
 	const names = namesIn(plan);
 	const numbers = (key: string) => Number(values[key]);
+	const clash = () => {
+		const [first, second] = [names.block(values.first), names.block(values.second)];
+		return first === second ? `two blocks of ${first}` : `${first} and in ${second}`;
+	};
 	switch (code) {
 		case 'player-twice':
-			return `${names.player(at.player ?? '')} is in ${names.block(values.first)} and in ${names.block(values.second)} at ${offset(numbers('atSecond'))}.`;
+			return `${names.player(at.player ?? '')} is in ${clash()} at ${offset(numbers('atSecond'))}.`;
 		case 'adult-twice':
-			return `${names.adult(at.adult ?? '')} is asked for in ${names.block(values.first)} and in ${names.block(values.second)} at ${offset(numbers('atSecond'))}.`;
+			return `${names.adult(at.adult ?? '')} is asked for in ${clash()} at ${offset(numbers('atSecond'))}.`;
 		case 'zone-twice':
 			return `Zone ${names.zone(at.zone ?? '')} holds ${names.block(values.first)} and ${names.block(values.second)} from ${offset(numbers('fromSecond'))} to ${offset(numbers('toSecond'))}.`;
 		case 'zone-gone':
@@ -138,7 +143,9 @@ export function describeFit(before: Practice, after: Practice): string {
 	return `Fitted: ${parts.join(', ')}.`;
 }
 
-function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: Plan): string {
+type Arrange = Extract<Edit, { type: 'arrange-period' }>;
+
+function describeArrange(edit: Arrange, plan: Plan): string {
 	const names = namesIn(plan);
 	const period = findPeriod(plan.practice, edit.period);
 	const before = new Map(
@@ -162,40 +169,47 @@ function describeArrange(edit: Extract<Edit, { type: 'arrange-period' }>, plan: 
 		const copies = recopied.copies.length;
 		return `Run ${names.block(recopied.id)} in ${copies === 1 ? '1 copy' : `${copies} copies`}`;
 	}
-	const members = (groups: typeof edit.groups | undefined) =>
+	const members = (groups: Arrange['groups'] | undefined) =>
 		JSON.stringify((groups ?? []).map(({ players }) => players));
 	const isSameLanes = edit.lanes.length === period?.lanes.length;
 	if (isSameLanes && JSON.stringify(edit.slots) !== JSON.stringify(period?.slots ?? null))
 		return `Go through ${names.period(edit.period)} in another round`;
-	const placed = (lanes: typeof edit.lanes, groups: typeof edit.groups) => [
+	const [fewer, more] = changedPlaces(period, edit);
+	if (more.length === 0 && fewer.length === 1) {
+		const block = after.find((each) => {
+			const was = before.get(each.id);
+			return was && JSON.stringify(was.copies) !== JSON.stringify(each.copies);
+		});
+		const place = block ? names.block(block.id) : names.period(edit.period);
+		return `Take ${names.player(fewer[0])} out of ${place}`;
+	}
+	if (fewer.length === 0 && more.length > 0)
+		return `Place ${list(more.map(names.player))} in ${names.period(edit.period)}`;
+	if (members(edit.groups) !== members(period?.groups))
+		return `Make new groups for ${names.period(edit.period)}`;
+	return `Arrange ${names.period(edit.period)}`;
+}
+
+/** Players who have fewer places in groups and copies after an edit, and those who have more. */
+function changedPlaces(period: Period | undefined, edit: Arrange): [string[], string[]] {
+	const placed = ({ lanes, groups }: Pick<Arrange, 'lanes' | 'groups'>) => [
 		...(groups ?? []).flatMap(({ players }) => players),
 		...lanes.flatMap(({ blocks }) =>
 			blocks.flatMap(({ copies }) => copies.flatMap(({ players }) => players))
 		)
 	];
-	const old = placed(period?.lanes ?? [], period?.groups ?? null);
-	const next = placed(edit.lanes, edit.groups);
-	const left = old.filter((id) => !next.includes(id));
-	const joined = next.filter((id) => !old.includes(id));
-	if (left.length + joined.length === 0 && members(edit.groups) !== members(period?.groups))
-		return `Make new groups for ${names.period(edit.period)}`;
-	if (left.length === 1) return `Take ${names.player(left[0])} out of ${names.period(edit.period)}`;
-	if (left.length === 0 && joined.length > 0)
-		return `Place ${list(joined.map(names.player))} in ${names.period(edit.period)}`;
-	if (old.length > next.length) {
-		const twice = old.find(
-			(id) =>
-				old.filter((other) => other === id).length > next.filter((other) => other === id).length
-		);
-		if (twice) {
-			const block = after.find((each) => {
-				const was = before.get(each.id);
-				return was && JSON.stringify(was.copies) !== JSON.stringify(each.copies);
-			});
-			return `Take ${names.player(twice)} out of ${block ? names.block(block.id) : 'one group'}`;
-		}
-	}
-	return `Arrange ${names.period(edit.period)}`;
+	const old = placed({ lanes: period?.lanes ?? [], groups: period?.groups ?? null });
+	const next = placed(edit);
+	const [before, after] = [old, next].map((ids) =>
+		rollup(
+			ids,
+			(same) => same.length,
+			(id) => id
+		)
+	);
+	const gained = (id: string) => (after.get(id) ?? 0) - (before.get(id) ?? 0);
+	const players = [...new Set([...old, ...next])];
+	return [players.filter((id) => gained(id) < 0), players.filter((id) => gained(id) > 0)];
 }
 
 /** Several edits that are one step: told by what they add, remove and resize together. */

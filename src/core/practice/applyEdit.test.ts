@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
-import type { Practice } from '../model/practice';
-import { applyEdit, fitToTime, periodFromDrill, plainPeriod, resizePeriods, type Edit } from '.';
+import { someChoices, someEdit } from '../../../tests/support/edits';
+import { applyEdit, fitToTime, periodFromDrill, type Edit } from '.';
 
 const context = demoContext();
 const practice = demoPractice();
@@ -12,58 +12,10 @@ function freeze<Value>(value: Value): Value {
 	return value;
 }
 
-/** Some edit that may be made on a practice, chosen by numbers. */
-function someEdit(on: Practice, [kind, a, b]: [number, number, number]): Edit {
-	const at = <Item>(list: readonly Item[], k: number) => list[k % Math.max(1, list.length)];
-	const period = at(on.periods, a);
-	const lane = period && at(period.lanes, b);
-	const block = lane?.blocks[0];
-	const choices: (() => Edit)[] = [
-		() => ({
-			type: 'set-practice',
-			set: { minutes: 60 + (a % 60), expected: on.expected.slice(b % 3) }
-		}),
-		() => ({
-			type: 'add-period',
-			period: plainPeriod('water', { id: `w${a}-${b}`, name: 'Water', minutes: 2 }),
-			after: period?.id ?? null
-		}),
-		() => ({ type: 'remove-period', period: period?.id ?? 'none' }),
-		() => ({
-			type: 'move-period',
-			period: period?.id ?? 'none',
-			after: at(on.periods, b)?.id ?? null
-		}),
-		() => ({
-			type: 'set-period',
-			period: period?.id ?? 'none',
-			set: { name: `N${b}`, locked: b % 2 ? true : null }
-		}),
-		() => resizePeriods(on, new Map([[period?.id ?? 'none', 1 + (b % 40)]])),
-		() => ({
-			type: 'place-lane',
-			lane: lane?.id ?? 'none',
-			zoneIds: ['f'],
-			copies: block ? { [block.copies[0].id]: 'f' } : {}
-		}),
-		() => ({
-			type: 'set-block',
-			block: block?.id ?? 'none',
-			set: { note: b % 2 ? 'n' : null, stopShare: (b % 9) / 10 }
-		})
-	];
-	return at(choices, kind)();
-}
-
-const numbers = fc.array(fc.tuple(fc.nat(7), fc.nat(50), fc.nat(50)), {
-	minLength: 1,
-	maxLength: 12
-});
-
 describe('applyEdit', () => {
 	test('is taken back by its inverse, and never changes what it was given', () => {
 		fc.assert(
-			fc.property(numbers, (list) => {
+			fc.property(someChoices(12, 8), (list) => {
 				let current = freeze(demoPractice());
 				for (const each of list) {
 					const edit = freeze(someEdit(current, each));

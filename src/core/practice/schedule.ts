@@ -47,7 +47,8 @@ function slotWindows({ slots, minutes, moveSeconds = 0 }: Period, start: number)
 	if (!slots || slots.length === 0) return [];
 	const seconds = slotSeconds(minutes, { slots: slots.length, moveSeconds });
 	return slots.map((_, index) => {
-		const fromSecond = start + index * (seconds + moveSeconds);
+		// Moves that take longer than the period leave its last slots no time, and none after it.
+		const fromSecond = Math.min(start + minutes * 60, start + index * (seconds + moveSeconds));
 		return { fromSecond, toSecond: fromSecond + seconds };
 	});
 }
@@ -101,6 +102,7 @@ function* stationRuns(
 	const [block] = lane.blocks;
 	if (!block) return;
 	for (const [slot, window] of slots.entries()) {
+		if (window.toSecond <= window.fromSecond) continue;
 		const groups = groupsAt(period, lane, slot);
 		const players = unique(groups.flatMap((group) => group.players));
 		const [staffed = block] = adultsLane(period, lane, groups).blocks;
