@@ -10,19 +10,21 @@ async function savedBy(page: Page, press: () => Promise<void>): Promise<string> 
 
 test('a drill is found by words and filters, and its page runs it', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/drills`);
-	await expect(page.getByText('25 of 25 drills can run on Tuesday 6 April')).toBeVisible();
+	await expect(page.getByText('21 of 25 drills can run on Tuesday 6 April')).toBeVisible();
 	// The choice says how many it leaves.
 	const receiving = page.getByLabel('Skill and stage').getByRole('option', { name: /^Receiving/ });
 	const count = /\((\d+)\)/.exec(await receiving.innerText())?.[1];
 	await page.getByLabel('Skill and stage').selectOption('receiving');
-	await expect(page.getByText(`${count} of ${count} drills can run`)).toBeVisible();
+	await expect(page.getByText(new RegExp(`\\d+ of ${count} drills can run`))).toBeVisible();
 	await page.getByLabel('Words').fill('rebound');
 	await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Rebound rally');
-	await expect(page.getByText(/11 copies would give \d+ turns: more rebound board/)).toBeVisible();
+	await expect(
+		page.getByText(/11 copies would give \d+ turns: rebound boards for 8 of 11/)
+	).toBeVisible();
 	await page.getByLabel('Words').fill('zebra');
 	await expect(page.getByText('No drill is so.')).toBeVisible();
 	await page.getByRole('link', { name: 'Show all drills' }).click();
-	await expect(page.getByText('25 of 25 drills can run')).toBeVisible();
+	await expect(page.getByText('21 of 25 drills can run')).toBeVisible();
 	await page.getByLabel('Players here').fill('9');
 	await page.getByLabel('Minutes').fill('8');
 	await page.getByLabel('Ground free').selectOption('A');

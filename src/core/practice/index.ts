@@ -12,7 +12,7 @@ export { blocksOf, findBlock, findPeriod, idsIn, type Found } from './find';
 export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';
 export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
-export { overlap, roomFor, zonesOfLane, type Room } from './room';
+export { overlap, roomFor, suitableZones, zonesOfLane, type Room } from './room';
 export {
 	arrivesAt,
 	isStation,
@@ -36,6 +36,6 @@ export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
-export { chosenSize, sizeHere, sizeLane, type Sizing } from './sizeHere';
+export { chosenSize, isDoneTogether, sizeHere, sizeLane, type Sizing } from './sizeHere';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';

@@ -33,7 +33,11 @@ export function zonesOfLane(lane: Lane): string[] {
 }
 
 /** Zones that hold a copy of `players`, the tightest fit first, none that overlaps an earlier one. */
-function suitable(drill: Drill, zones: readonly Zone[], players: number): Zone[] {
+export function suitableZones(
+	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	zones: readonly Zone[],
+	players: number
+): Zone[] {
 	const area = (zone: Zone) => zone.length * zone.width;
 	const chosen: Zone[] = [];
 	const fitting = zones.filter(
@@ -106,7 +110,7 @@ export function roomFor(
 	const free = context.ground.zones.filter((zone) => !inUse.some((used) => overlap(zone, used)));
 	const busy = adultsIn(beside);
 	return {
-		zones: suitable(drill, free, players),
+		zones: suitableZones(drill, free, players),
 		adults: whoLeadsFirst(
 			practice.adults.filter((id) => !busy.has(id)),
 			drill,

@@ -48,20 +48,22 @@ export function sizeHere(
 	return output.ok ? ok({ output: output.value, room }) : output;
 }
 
-/** Drills that a squad does as one: more copies give more turns and take its company away. */
 const TOGETHER = new Set(['warm-up', 'cool-down', 'scrimmage']);
+
+/** Whether a squad does a drill as one: more copies would give more turns and take its company away. */
+export const isDoneTogether = ({ family }: Pick<Drill, 'family'>): boolean =>
+	family !== undefined && TOGETHER.has(family);
 
 /**
  * The size that a drill is put on the tape with: the best free one, for what a squad does together the
  * fewest copies that are free. Null where nothing is free.
  */
-export function chosenSize({ family }: Drill, { options, best }: SizeOutput): SizeOption | null {
+export function chosenSize(drill: Drill, { options, best }: SizeOutput): SizeOption | null {
 	if (best === null) return null;
-	const isTogether = family !== undefined && TOGETHER.has(family);
 	const fewest = options.find(
 		({ blockedBy, adultsAt }) => blockedBy.length === 0 && adultsAt === 0
 	);
-	return isTogether && fewest ? fewest : options[best];
+	return isDoneTogether(drill) && fewest ? fewest : options[best];
 }
 
 /**

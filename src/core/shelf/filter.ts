@@ -41,7 +41,7 @@ const PASSES: {
 	effort: ({ drill }, most) => drill.effort <= most,
 	contact: ({ drill }, most) => drill.contact <= most,
 	unused: ({ unusedFor }, least) => unusedFor >= least,
-	fits: ({ obstacles }) => obstacles.length === 0
+	fits: ({ standing }) => standing.obstacle === null
 };
 
 /** Whether a line passes one part of a filter. */
@@ -66,8 +66,8 @@ export interface Facet {
 
 /** Steps of the parts that are bounds. */
 const STEPS: { [Each in 'effort' | 'contact' | 'unused']: readonly number[] } = {
-	effort: [2, 4, 6, 8, 10],
-	contact: [0, 1, 2, 3, 4],
+	effort: [2, 4, 6, 8],
+	contact: [0, 1, 2, 3],
 	unused: [1, 3, 6, 12]
 };
 

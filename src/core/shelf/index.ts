@@ -1,4 +1,4 @@
 export { facetsOf, filtered, ShelfFilter, type Facet } from './filter';
 export { foundFor, type ShelfLine } from './line';
 export { supposing, ShelfAsk, type Around } from './supposing';
-export { obstaclesOf, type Here, type Obstacle } from './obstacles';
+export { standingIn, type Here, type Obstacle, type Standing } from './standing';

@@ -1,6 +1,6 @@
 import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
-import type { Obstacle } from './obstacles';
+import type { Standing } from './standing';
 
 /** A drill on the shelf, with when it was used. */
 export interface ShelfLine {
@@ -14,8 +14,7 @@ export interface ShelfLine {
 	unusedFor: number;
 	/** How well its words suit the search, 0 without one. */
 	rank: number;
-	/** What keeps it from running here; empty where it can. */
-	obstacles: Obstacle[];
+	standing: Standing;
 }
 
 /** The skills that a drill is found for, each once. */

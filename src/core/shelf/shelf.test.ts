@@ -1,15 +1,29 @@
+import { mean } from 'd3-array';
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { demoContext } from '../../../tests/support/demo';
-import { foundFor, facetsOf, filtered, obstaclesOf, type ShelfLine } from '.';
+import {
+	demoContext,
+	demoPractices,
+	demoSurroundings,
+	demoTeams
+} from '../../../tests/support/demo';
+import type { Practice } from '../model/practice';
+import { chosenSize, plainPeriod, sizeHere, toContext } from '../practice';
+import { foundFor, facetsOf, filtered, standingIn, supposing, type ShelfLine } from '.';
 
 const { shelf, ground, kit } = demoContext();
+/** A period with nothing in it yet. */
+const period = plainPeriod('water', { id: 'ask', name: 'Ask', minutes: 10 });
 const lines: ShelfLine[] = shelf.map((drill, index) => ({
 	drill,
 	skills: foundFor(drill),
 	lastUsed: null,
 	unusedFor: index,
 	rank: 0,
-	obstacles: index % 2 === 0 ? [] : [{ what: 'players', has: 1, needs: 2 }]
+	standing: {
+		obstacle: index % 2 === 0 ? null : { what: 'players', has: 1, needs: 2 },
+		busyAbout: 0
+	}
 }));
 const ids = (found: readonly ShelfLine[]) => found.map(({ drill }) => drill.id);
 
@@ -46,49 +60,97 @@ describe('filters', () => {
 	});
 });
 
-describe('obstacles', () => {
+describe('standing', () => {
 	const here = { players: 22, adults: 5, zones: ground.zones, kit };
-	const of = (id: string, set: Partial<typeof here> = {}) => {
+	const obstacle = (id: string, set: Partial<typeof here> = {}) => {
 		const drill = shelf.find((each) => each.id === id);
-		return drill ? obstaclesOf(drill, { ...here, ...set }) : [];
+		return drill && standingIn({ ...here, ...set })(drill).obstacle;
 	};
 
-	test('are none for the demo’s own shelf', () => {
-		expect(shelf.filter(({ id }) => of(id).length > 0).map(({ id }) => id)).toEqual([]);
+	test('is free just where a size is free', () => {
+		for (const team of demoTeams()) {
+			const surroundings = demoSurroundings(team);
+			const [practice] = demoPractices(team);
+			fc.assert(
+				fc.property(
+					fc.integer({ min: 1, max: 60 }),
+					fc.nat(12),
+					fc.nat(30),
+					(players, adults, zone) => {
+						const { zones } = surroundings.ground;
+						const supposed = supposing(
+							{ practice, surroundings },
+							{ players, adults, ...(zone < zones.length && { zone: zones[zone].id }) }
+						);
+						if (!supposed.ok) throw new Error(supposed.failure.message);
+						const { ground: free } = supposed.value.surroundings;
+						const plan = {
+							practice: supposed.value.practice,
+							context: toContext(supposed.value.surroundings)
+						};
+						const standingOf = standingIn({
+							players,
+							adults,
+							zones: free.zones,
+							kit: surroundings.kit
+						});
+						for (const drill of surroundings.drills) {
+							const sized = sizeHere(plan, { period, drill, players, minutes: 2, beside: [] });
+							const option = sized.ok && chosenSize(drill, sized.value.output);
+							const { obstacle: found } = standingOf(drill);
+							expect([drill.id, players, adults, found === null]).toEqual([
+								...[drill.id, players, adults],
+								Boolean(option)
+							]);
+						}
+					}
+				),
+				{ seed: 6, numRuns: 25 }
+			);
+		}
 	});
 
-	test('are that players make no groups of a size that the drill takes', () => {
+	test('estimates how busy players are well enough to sort by', () => {
+		for (const team of demoTeams()) {
+			const context = demoContext(team);
+			const practice = demoPractices(team).at(-1) as Practice;
+			const { zones } = context.ground;
+			const [players, adults] = [practice.expected.length, practice.adults.length];
+			const standingOf = standingIn({ players, adults, zones, kit: context.kit });
+			const errors = context.shelf.flatMap((drill) => {
+				const about = { period, drill, players, minutes: 12, beside: [] };
+				const sized = sizeHere({ practice, context }, about);
+				const option = sized.ok && chosenSize(drill, sized.value.output);
+				return option ? Math.abs(1 - option.share.wait - standingOf(drill).busyAbout) : [];
+			});
+			expect(errors.length).toBeGreaterThan(5);
+			expect(mean(errors)).toBeLessThan(0.12);
+		}
+	});
+
+	test('says that players make no groups of a size that the drill takes', () => {
 		const drill = { ...shelf[0], group: { min: 5, ideal: 6, max: 8 } };
 		const groups = (players: number) =>
-			obstaclesOf(drill, { ...here, players }).some(({ what }) => what === 'groups');
+			standingIn({ ...here, players })(drill).obstacle?.what === 'groups';
 		const impossible = Array.from({ length: 40 }, (_, index) => index + 5).filter(groups);
-		// Every way to deal them out, tried one by one.
-		const isPossible = (players: number) =>
-			Array.from({ length: players }, (_, index) => index + 1).some(
-				(copies) => Math.floor(players / copies) >= 5 && Math.ceil(players / copies) <= 8
-			);
 		expect(impossible).toEqual([9]);
-		expect(
-			Array.from({ length: 40 }, (_, index) => index + 5).filter((n) => !isPossible(n))
-		).toEqual(impossible);
 	});
 
-	test('name what is missing with its numbers', () => {
-		expect(of('eight-a-side', { players: 12 })).toContainEqual({
+	test('says what is short, in the fewest copies that take everyone', () => {
+		expect(obstacle('eight-a-side', { players: 12 })).toEqual({
 			what: 'players',
 			has: 12,
 			needs: 16
 		});
-		expect(of('rebound-rally', { kit: { ball: 1 } })).toEqual([
-			{ what: 'kit', item: 'ball', has: 1, needs: 2 }
-		]);
+		expect(obstacle('rebound-rally')).toBeNull();
+		const short = (of: string[]) => ({ what: 'short', copies: expect.any(Number), of });
+		expect(obstacle('rebound-rally', { kit: { ball: 1 } })).toEqual(short(['kit']));
 		const bare = ground.zones.map(({ fixtures: _fixtures, ...zone }) => zone);
-		expect(of('rebound-rally', { zones: bare })).toEqual([
-			{ what: 'fixture', item: 'rebound board', needs: 1 }
-		]);
+		expect(obstacle('rebound-rally', { zones: bare })).toEqual(short(['fixtures']));
 		const small = [{ id: 'x', name: 'X', x: 0, y: 0, length: 4, width: 4 }];
-		expect(of('rebound-rally', { zones: small })).toEqual([
-			{ what: 'ground', length: 8, width: 8 }
-		]);
+		expect(obstacle('rebound-rally', { zones: small })).toEqual(short(['zones']));
+		expect(obstacle('corner-battery', { adults: 0 })).toMatchObject({
+			of: expect.arrayContaining(['coaches'])
+		});
 	});
 });

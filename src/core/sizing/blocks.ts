@@ -40,18 +40,28 @@ export function copiesByFixtures(drill: Pick<Drill, 'fixtures'>, zone: SizeZone)
 	);
 }
 
+/** Copies of `players` that zones hold, and of those the ones that fixtures serve. */
+export function roomIn(
+	zones: readonly SizeZone[],
+	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	players: number
+): { room: number; served: number } {
+	let room = 0;
+	let served = 0;
+	for (const zone of zones) {
+		const holds = copiesInZone(drill, zone, players);
+		room += holds;
+		served += Math.min(holds, copiesByFixtures(drill, zone));
+	}
+	return { room, served };
+}
+
 function blockedByGround(
 	drill: Drill,
 	zones: readonly SizeZone[],
 	sizes: readonly number[]
 ): Block | null {
-	let room = 0;
-	let served = 0;
-	for (const zone of zones) {
-		const holds = copiesInZone(drill, zone, sizes[0]);
-		room += holds;
-		served += Math.min(holds, copiesByFixtures(drill, zone));
-	}
+	const { room, served } = roomIn(zones, drill, sizes[0]);
 	if (room < sizes.length) return 'zones';
 	return served < sizes.length ? 'fixtures' : null;
 }

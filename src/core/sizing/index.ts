@@ -1,4 +1,4 @@
-export { blockedBy, copiesByFixtures, copiesInZone, footprint, kitNeeded } from './blocks';
+export { blockedBy, copiesByFixtures, copiesInZone, footprint, kitNeeded, roomIn } from './blocks';
 export { size } from './size';
 export {
 	SizeInput,

@@ -2,7 +2,7 @@ import type { Drill } from '$core/model/drill';
 import { adultPlaces } from '$core/drill';
 import type { Room } from '$core/practice';
 import { howMany, oneAndMany } from '$core/words';
-import { kitNeeded, type Block, type SizeOption } from '$core/sizing';
+import { kitNeeded, roomIn, type Block, type SizeOption } from '$core/sizing';
 
 /** Why an option is blocked and what would free it, in words. */
 export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, room: Room): string {
@@ -17,8 +17,13 @@ export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, roo
 		}
 		case 'zones':
 			return `no zone left for ${copies} of ${Math.round(drill.ground.length)} × ${Math.round(drill.ground.width)} m`;
-		case 'fixtures':
-			return `more ${(drill.fixtures ?? []).map(({ item }) => oneAndMany(item)[1]).join(', ')} needed in the zones`;
+		case 'fixtures': {
+			const { served } = roomIn(room.zones, drill, sizes[0]);
+			const items = (drill.fixtures ?? []).map(({ item }) => oneAndMany(item)[1]).join(', ');
+			return served === 0
+				? `no ${items} in its zones`
+				: `${items} for ${served} of ${copies} copies`;
+		}
 		case 'kit': {
 			const players = sizes.reduce((sum, size) => sum + size, 0);
 			const short = [...kitNeeded(drill, { copies, players })].flatMap(([item, count]) => {

@@ -35,7 +35,7 @@
 		{ key: 'skill', name: 'Skill and stage', any: 'any' },
 		{ key: 'family', name: 'Family', any: 'any' },
 		{ key: 'frequency', name: 'How often', any: 'any' },
-		{ key: 'effort', name: 'Effort at most', any: '10' },
+		{ key: 'effort', name: 'Effort at most', any: 'any' },
 		{ key: 'contact', name: 'Contact at most', any: 'any' },
 		{ key: 'unused', name: 'Not used for', any: 'any time' }
 	];

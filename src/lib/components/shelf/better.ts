@@ -22,5 +22,6 @@ export function betterWords({ drill, sizing }: Fit): string {
 		.sort((a, b) => a.blockedBy.length - b.blockedBy.length || a.copies - b.copies)[0];
 	if (!better) return '';
 	const missing = better.blockedBy.map((block) => blockWordsOf(block, better, drill, room));
-	return `${better.copies} copies would give ${Math.round(better.reps.mean)} turns: ${missing.join(', ')}`;
+	const many = better.copies === 1 ? '1 copy' : `${better.copies} copies`;
+	return `${many} would give ${Math.round(better.reps.mean)} turns: ${missing.join(', ')}`;
 }

@@ -71,8 +71,8 @@ describe('the shelf', () => {
 		here = { ...here, players: 10 };
 		const { lines, fitting } = await found('');
 		expect(fitting).toBeLessThan(25);
-		expect(lines.findIndex(({ obstacles }) => obstacles.length > 0)).toBe(fitting);
-		expect(lines.flatMap(({ obstacles }) => obstacles)).toContainEqual(
+		expect(lines.findIndex(({ standing }) => standing.obstacle !== null)).toBe(fitting);
+		expect(lines.map(({ standing }) => standing.obstacle)).toContainEqual(
 			expect.objectContaining({ what: 'players', has: 10 })
 		);
 	});
@@ -137,7 +137,7 @@ describe('the list of the shelf', () => {
 	test('leaves out what cannot run, where that is asked for', async () => {
 		const few = await shown({ players: 5 }, { fits: true });
 		expect(few.found).toBe(few.fitting);
-		expect(few.lines.every(({ obstacles }) => obstacles.length === 0)).toBe(true);
+		expect(few.lines.every(({ standing }) => standing.obstacle === null)).toBe(true);
 		const all = await shown({ players: 5 });
 		expect([all.found, all.fitting]).toEqual([25, few.fitting]);
 	});

@@ -3,7 +3,7 @@ import {
 	facetsOf,
 	filtered,
 	foundFor,
-	obstaclesOf,
+	standingIn,
 	ShelfFilter,
 	type Facet,
 	type Here,
@@ -31,7 +31,7 @@ export const MOST_LINES = 60;
 
 /**
  * The drills of a team that have the words and pass the filter, at most `MOST_LINES` of them: those that
- * can run here first, then by how well the words suit, then by name.
+ * can run here for everyone first, then by how well the words suit, then by how busy they keep players.
  */
 export async function searchShelf(
 	db: Queryable,
@@ -44,16 +44,19 @@ export async function searchShelf(
 	const found = await searchDrills(db, teamId, words);
 	const uses = await lastUses(db, teamId);
 	const days = (await listDays(db, teamId)).map(({ date }) => date);
+	const standingOf = standingIn(here);
 	const all = found.map(({ drill, rank }): ShelfLine => {
 		const lastUsed = uses.get(drill.id) ?? null;
 		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
-		const obstacles = obstaclesOf(drill, here);
+		const standing = standingOf(drill);
 		const skills = foundFor(drill);
-		return { drill, skills, rank, lastUsed, unusedFor: since.length, obstacles };
+		return { drill, skills, rank, lastUsed, unusedFor: since.length, standing };
 	});
 	const lines = filtered(all, shape.value);
-	const isFree = ({ obstacles }: ShelfLine) => obstacles.length === 0;
-	const free = lines.filter(isFree);
+	const isFree = ({ standing }: ShelfLine) => standing.obstacle === null;
+	const free = lines
+		.filter(isFree)
+		.sort((a, b) => b.rank - a.rank || b.standing.busyAbout - a.standing.busyAbout);
 	return ok({
 		lines: [...free, ...lines.filter((line) => !isFree(line))].slice(0, MOST_LINES),
 		found: lines.length,

@@ -17,8 +17,6 @@ export interface ShelfList extends ShelfPage {
 	coming: { players: number; adults: number };
 }
 
-const sizeOf = ({ length, width }: { length: number; width: number }) => length * width;
-
 /** A search of the shelf for the next practice, or as if others came to it. */
 export async function loadShelfPage(
 	db: Queryable,
@@ -38,8 +36,7 @@ export async function loadShelfPage(
 		here: {
 			players: practice.expected.length,
 			adults: practice.adults.length,
-			// The largest first: what holds most is soonest found to hold a drill.
-			zones: surroundings.ground.zones.toSorted((a, b) => sizeOf(b) - sizeOf(a)),
+			zones: surroundings.ground.zones,
 			kit: surroundings.kit
 		}
 	});

@@ -6,7 +6,7 @@
 	import { betterWords } from '$lib/components/shelf/better';
 	import FindForm from '$lib/components/shelf/FindForm.svelte';
 	import { fitOf } from '$lib/components/shelf/fits';
-	import { obstacleWords } from '$lib/components/shelf/obstacles';
+	import { groupWords } from '$lib/components/shelf/obstacles';
 	import { skillName } from '$core/model/skill';
 	import { dayWords } from '$lib/components/ui/dates';
 	import type { PageData } from './$types';
@@ -25,11 +25,10 @@
 		const byId = new Map(plan.context.shelf.map((drill) => [drill.id, drill]));
 		const fitted = data.lines.map((line) => {
 			const drill = byId.get(line.drill.id);
-			const fit =
-				drill && line.obstacles.length === 0
-					? fitOf(plan, drill, minutes, { saysMinutes: true })
-					: null;
-			return { ...line, fit, summary: drill?.summary ?? '' };
+			const fit = drill ? fitOf(plan, drill, minutes, { saysMinutes: true }) : null;
+			const { obstacle } = line.standing;
+			const why = (obstacle && groupWords(obstacle)) || (fit?.words ?? '');
+			return { ...line, fit, why, summary: drill?.summary ?? '' };
 		});
 		if (data.words !== '') return fitted;
 		return fitted.toSorted((a, b) => (b.fit?.score ?? -3) - (a.fit?.score ?? -3));
@@ -61,8 +60,8 @@
 		fitting={data.fitting}
 	/>
 	<ul>
-		{#each lines as { drill, summary, fit, obstacles, lastUsed, unusedFor } (drill.id)}
-			{@const better = fit ? betterWords(fit) : ''}
+		{#each lines as { drill, summary, fit, why, lastUsed, unusedFor } (drill.id)}
+			{@const better = fit && fit.score >= 0 ? betterWords(fit) : ''}
 			<li class:off={!fit || fit.score < 0}>
 				<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}">{drill.name}</a>
 				<span class="skills"
@@ -72,9 +71,7 @@
 						.join(', ')}</span
 				>
 				<span class="fit"
-					>{w(fit ? fit.words : obstacles.map(obstacleWords).join('; '))}{#if better}<br /><em
-							>{w(better)}</em
-						>{/if}</span
+					>{w(why)}{#if better}<br /><em>{w(better)}</em>{/if}</span
 				>
 				<span class="soft">{drill.ground.length} × {drill.ground.width} m</span>
 				<span class="soft">effort {drill.effort}</span>
