@@ -5,7 +5,7 @@ import { RungChange } from '$core/model/drill';
 import { demoContext, demoTeams } from '../../../../tests/support/demo';
 import { DrillDraft } from './draft.svelte';
 import { FIELD_GROUPS, groupOf } from './fields';
-import { cuesIn, faultsIn, kitIn, type SpotCalling } from './lines';
+import { cuesIn, faultsIn, faultsText, kitIn, type SpotCalling } from './lines';
 import { linesOn, nearestSpot, snapped } from './mapping';
 import { skillRows, skillsIn } from './skillRows';
 import { newSpotRow, spotColumns, spotRows, spotsIn } from './spotRows';
@@ -72,10 +72,19 @@ describe('what is typed in', () => {
 			{ say: 'for: everyone' }
 		]);
 		const rungs = [{ id: 'r', name: 'Faster', change: '', lever: 'pace' as const }];
-		expect(faultsIn('tall > bend > Faster\nlate', { ...blank, rungs })).toEqual([
+		const faults = faultsIn('tall > bend > Faster\nlate\nwide > turn > Slower', {
+			...blank,
+			rungs
+		});
+		expect(faults).toEqual([
 			{ seen: 'tall', say: 'bend', rung: 'r' },
-			{ seen: 'late', say: '' }
+			{ seen: 'late', say: '' },
+			{ seen: 'wide', say: 'turn', rung: 'Slower' }
 		]);
+		expect(faultsText({ ...blank, rungs, faults })).toBe(
+			'tall > bend > Faster\nlate > \nwide > turn > Slower'
+		);
+		expect(faultOf({ ...blank, rungs, faults })).toMatchObject({ path: 'drill.faults[2].rung' });
 		const ways = wayRows({ ...blank, paths: [{ from: [1, 2.5], to: 'x', kind: 'run' }] }, plain);
 		expect(ways[0]).toMatchObject({ from: '1; 2.5', step: '' });
 		expect(waysIn([{ ...ways[0], from: '3,5; 4' }], plain)).toMatchObject([{ from: [3.5, 4] }]);

@@ -68,7 +68,7 @@ export const cuesIn = (typed: string, { keyOf }: SpotCalling): Drill['cues'] =>
 export const faultsText = ({ faults = [], rungs }: Drill): string =>
 	faults
 		.map(({ seen, say, rung }) => {
-			const name = rungs.find(({ id }) => id === rung)?.name;
+			const name = rungs.find(({ id }) => id === rung)?.name ?? rung;
 			return [seen, say, ...(name === undefined ? [] : [name])].join(' > ');
 		})
 		.join('\n');
@@ -76,6 +76,7 @@ export const faultsText = ({ faults = [], rungs }: Drill): string =>
 export const faultsIn = (typed: string, { rungs }: Drill): Drill['faults'] =>
 	listOf(typed)?.map((line) => {
 		const [seen, say = '', name] = line.split('>').map((part) => part.trim());
-		const rung = rungs.find((each) => each.name === name)?.id;
-		return { seen, say, ...(rung !== undefined && { rung }) };
+		// What is no rung stays as it is typed, for the drill to be refused by it.
+		const rung = rungs.find((each) => each.name === name)?.id ?? name;
+		return { seen, say, ...(rung && { rung }) };
 	});
