@@ -142,6 +142,10 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await act(page.getByRole('button', { name: 'Place spots' }).click());
 	await act(spot('guard').press('ArrowUp'));
 	await expect(page.getByLabel('y, m of guard')).toHaveValue('4.5');
+	await page.keyboard.press('Control+z');
+	await expect(page.getByLabel('y, m of guard')).not.toHaveValue('4.5');
+	await page.getByRole('button', { name: 'Redo' }).click();
+	await expect(page.getByLabel('y, m of guard')).toHaveValue('4.5');
 	await act(page.getByLabel('A turn lasts').fill('6'));
 	await act(page.getByLabel('A turn lasts').press('Enter'));
 	await act(page.getByLabel('Cues').fill('work: eyes up\nfeed: firm pass'));

@@ -9,6 +9,7 @@
 	import { keepTyped } from '../page/keepTyped';
 	import Outcome from '../page/Outcome.svelte';
 	import { useWording } from '../page/wording.svelte';
+	import { isTyping } from '../ui/keys';
 	import { DrillDraft } from './draft.svelte';
 	import { groupOf } from './fields';
 	import Fields from './Fields.svelte';
@@ -49,6 +50,14 @@
 		const waits = Math.round(given.waitShare * 100);
 		return w(`It balances. With ${ideal}: ${turns} turns in ${MINUTES} min, waits ${waits} %.`);
 	});
+	/** Ctrl or Cmd with Z, where no letters are typed: those the browser takes back itself. */
+	function stepByKey(event: KeyboardEvent) {
+		if (event.key.toLowerCase() !== 'z' || !(event.ctrlKey || event.metaKey) || isTyping(event))
+			return;
+		event.preventDefault();
+		if (event.shiftKey) draft.redo();
+		else draft.undo();
+	}
 	const isGood = $derived(draft.isComplete && draft.fault === null);
 </script>
 
@@ -61,6 +70,7 @@
 	/>
 {/snippet}
 
+<svelte:window onkeydown={stepByKey} />
 <Outcome {misfit} />
 <form method="POST" use:enhance={keepTyped}>
 	<input type="hidden" name="drill" value={JSON.stringify(draft.kept)} />
@@ -74,6 +84,14 @@
 			/></label
 		>
 		<p class="state" role="status" class:bad={!isGood}>{state}</p>
+		<div class="steps">
+			<button type="button" class="link" disabled={!draft.canUndo} onclick={draft.undo}
+				>{w('Undo')}</button
+			>
+			<button type="button" class="link" disabled={!draft.canRedo} onclick={draft.redo}
+				>{w('Redo')}</button
+			>
+		</div>
 		<Button type="submit" size="field" disabled={!isGood}>{w('Save the drill')}</Button>
 	</div>
 	<div class="segments" role="group" aria-label={w('What is written')}>
@@ -117,7 +135,7 @@
 		top: 0;
 		z-index: 3;
 		display: grid;
-		grid-template-columns: minmax(180px, 1fr) 2fr auto;
+		grid-template-columns: minmax(180px, 1fr) 2fr auto auto;
 		gap: 8px 20px;
 		align-items: end;
 		padding: 8px 0;
@@ -128,6 +146,11 @@
 		min-height: 36px;
 		font-size: 16px;
 		font-weight: 650;
+	}
+	.steps {
+		display: flex;
+		gap: 14px;
+		padding-bottom: 6px;
 	}
 	.state {
 		font-size: 15px;

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
 	import { useWording } from '../page/wording.svelte';
 	import TypedTable from '../table/TypedTable.svelte';
 	import type { DrillDraft } from './draft.svelte';
@@ -10,7 +9,7 @@
 		$props();
 
 	const w = useWording();
-	let rows: SkillRow[] = $state.raw(untrack(() => skillRows(draft.typed)));
+	let rows: SkillRow[] = $derived(draft.asTyped(skillRows));
 	/** The team's skills, and those of the drill that are others. */
 	const choices = $derived([
 		...skills,

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack, type Snippet } from 'svelte';
+	import type { Snippet } from 'svelte';
 	import type { Drill } from '$core/model/drill';
 	import type { Point } from '$core/practice';
 	import { useWording } from '../page/wording.svelte';
@@ -23,15 +23,14 @@
 	} = $props();
 
 	const w = useWording();
-	// What is typed stands as it is typed: the rows are read, not written, while the form is open.
-	let rows: SpotRow[] = $state.raw(untrack(() => spotRows(draft.typed, draft.calling)));
-	let ways: WayRow[] = $state.raw(untrack(() => wayRows(draft.typed, draft.calling)));
+	let rows: SpotRow[] = $derived(draft.asTyped(spotRows));
+	let ways: WayRow[] = $derived(draft.asTyped(wayRows));
 	let tool: Tool = $state('place');
 
 	function keep(next: SpotRow[]) {
 		rows = next;
-		draft.set(spotsIn(rows, draft.typed));
-		draft.call(Object.fromEntries(rows.map(({ key, name }) => [key, name])));
+		const names = Object.fromEntries(rows.map(({ key, name }) => [key, name]));
+		draft.set(spotsIn(rows, draft.typed), names);
 		// Ways name their spots: they follow where one is called otherwise.
 		ways = wayRows(draft.typed, draft.calling);
 	}

@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { sameValue } from '$core/base';
 import {
 	asTheDrill,
@@ -12,11 +13,19 @@ import {
 } from '$core/drill';
 import type { Drill, Rung, RungChange } from '$core/model/drill';
 import type { SpotCalling } from './lines';
+import { Steps } from './steps.svelte';
 
 const isWhole = (value: unknown): boolean =>
 	typeof value === 'number'
 		? Number.isFinite(value)
 		: typeof value !== 'object' || value === null || Object.values(value).every(isWhole);
+
+/** What a step back restores: the drill by the keys of its spots, their names, and what was being written. */
+interface Written {
+	drill: Drill;
+	names: SpotNames;
+	rungId: string | undefined;
+}
 
 /**
  * A drill while it is written: itself, or the rung that is chosen. Within, a spot goes by a key that it keeps
@@ -27,10 +36,14 @@ export class DrillDraft {
 	#names: SpotNames = $state.raw({});
 	#made = 0;
 	#lastThatRan: Drill;
+	/** Another number after each step back or forth: what was typed before is no longer so. */
+	#version = $state(0);
+	readonly #steps: Steps<Written>;
 	/** The rung that is written; undefined for the drill itself. */
 	rungId: string | undefined = $state();
 
-	constructor(drill: Drill) {
+	constructor(drill: Drill, clock?: () => number) {
+		this.#steps = new Steps(clock);
 		this.#drill = drill;
 		this.#lastThatRan = drill;
 	}
@@ -68,21 +81,50 @@ export class DrillDraft {
 		keyOf: (name) => this.typed.spots.find(({ id }) => this.calling.nameOf(id) === name)?.id
 	};
 
-	/** Changes fields of the drill, or of the chosen rung. */
-	set = (change: RungChange): void => {
-		this.#drill = withChange(this.#drill, change, this.rungId);
+	#now = (): Written => ({ drill: this.#drill, names: this.#names, rungId: this.rungId });
+
+	/** Writes another drill; `about` says what of it was changed. */
+	#write = (drill: Drill, about: string): void => {
+		this.#steps.before(this.#now(), about);
+		this.#drill = drill;
+	};
+
+	/** Takes the last step back, and shows where it was. */
+	undo = (): void => this.#restore(this.#steps.back(this.#now()));
+	/** Makes the step again that was taken back last. */
+	redo = (): void => this.#restore(this.#steps.forth(this.#now()));
+	readonly canUndo = $derived.by(() => this.#steps.canGoBack);
+	readonly canRedo = $derived.by(() => this.#steps.canGoForth);
+
+	#restore = (state: Written | undefined): void => {
+		if (!state) return;
+		this.#drill = state.drill;
+		this.#names = state.names;
+		const isThere = state.drill.rungs.some(({ id }) => id === state.rungId);
+		this.rungId = isThere ? state.rungId : undefined;
+		this.#version += 1;
+	};
+
+	/**
+	 * What `read` makes of the drill for a table that is typed in: read anew after a step back or forth alone,
+	 * as what is typed stands as it is typed.
+	 */
+	asTyped = <Rows>(read: (drill: Drill, calling: SpotCalling) => Rows): Rows => {
+		void this.#version;
+		return untrack(() => read(this.typed, this.calling));
+	};
+
+	/** Changes fields of the drill, or of the chosen rung; with them, what spots are called by their keys. */
+	set = (change: RungChange, names: SpotNames = {}): void => {
+		const called = { ...this.#names, ...names };
+		const drill = withChange(this.#drill, change, this.rungId);
+		this.#write(drill, `${this.rungId} ${Object.keys(change).join(' ')}`);
+		if (!sameValue(called, this.#names)) this.#names = called;
 	};
 
 	/** Changes what only the drill itself has. */
-	setOwn = (change: Partial<Pick<Drill, 'name' | 'sports'>>): void => {
-		this.#drill = { ...this.#drill, ...change };
-	};
-
-	/** Calls spots otherwise; keys that are not named keep their names. */
-	call = (names: SpotNames): void => {
-		const next = { ...this.#names, ...names };
-		if (!sameValue(next, this.#names)) this.#names = next;
-	};
+	setOwn = (change: Partial<Pick<Drill, 'name' | 'sports'>>): void =>
+		this.#write({ ...this.#drill, ...change }, Object.keys(change).join(' '));
 
 	/** A key that no spot and no rung of the draft has. */
 	newKey = (stem: string): string => {
@@ -102,7 +144,7 @@ export class DrillDraft {
 			change: '',
 			lever: 'pace'
 		};
-		this.#drill = { ...this.#drill, rungs: [...this.#drill.rungs, rung] };
+		this.#write({ ...this.#drill, rungs: [...this.#drill.rungs, rung] }, `add ${id}`);
 		this.rungId = id;
 	};
 
@@ -113,12 +155,13 @@ export class DrillDraft {
 			const { needs = [], ...rest } = next;
 			return needs.length > 0 ? next : rest;
 		});
-		this.#drill = { ...this.#drill, rungs };
+		this.#write({ ...this.#drill, rungs }, `${this.rungId} ${Object.keys(change).join(' ')}`);
 	};
 
 	/** Fields of the chosen rung as the drill has them. */
 	giveBack = (fields: readonly RungField[]): void => {
-		if (this.rungId !== undefined) this.#drill = asTheDrill(this.#drill, this.rungId, fields);
+		if (this.rungId === undefined) return;
+		this.#write(asTheDrill(this.#drill, this.rungId, fields), `give back ${fields.join(' ')}`);
 	};
 
 	/** Moves the chosen rung up or down the ladder. */
@@ -127,25 +170,26 @@ export class DrillDraft {
 		const at = rungs.findIndex(({ id }) => id === this.rungId);
 		if (at < 0 || !rungs[at + by]) return;
 		[rungs[at], rungs[at + by]] = [rungs[at + by], rungs[at]];
-		this.#drill = { ...this.#drill, rungs };
+		this.#write({ ...this.#drill, rungs }, `move ${this.rungId}`);
 	};
 
 	/** Takes the chosen rung out, wherever it is named, and goes back to the drill. */
 	removeRung = (): void => {
 		const gone = this.rungId;
-		this.rungId = undefined;
 		const { rungs, faults, ...rest } = this.#drill;
 		const without = <Named extends { rung?: string }>({ rung, ...other }: Named) =>
 			rung === undefined || rung === gone ? other : { ...other, rung };
-		this.#drill = {
+		const left = {
 			...rest,
 			...(faults && { faults: faults.map(without) }),
 			rungs: rungs
 				.filter(({ id }) => id !== gone)
 				.map(({ needs = [], ...rung }) => {
-					const left = needs.filter((id) => id !== gone);
-					return left.length > 0 ? { ...rung, needs: left } : rung;
+					const met = needs.filter((id) => id !== gone);
+					return met.length > 0 ? { ...rung, needs: met } : rung;
 				})
 		};
+		this.#write(left, `remove ${gone}`);
+		this.rungId = undefined;
 	};
 }

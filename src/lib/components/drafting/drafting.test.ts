@@ -97,9 +97,9 @@ describe('a draft', () => {
 		draft.addRung();
 		draft.set({ rotation: { ...blank.rotation, everyTurns: 2 } });
 		draft.rungId = undefined;
-		draft.call({ work: 'feed' });
+		draft.set({}, { work: 'feed' });
 		expect(draft.isComplete).toBe(false);
-		draft.call({ work: 'runner' });
+		draft.set({}, { work: 'runner' });
 		expect(draft.kept).toMatchObject({
 			rotation: { moves: { runner: 'feed', feed: 'runner' } },
 			paths: [{ from: 'runner' }],
@@ -126,6 +126,63 @@ describe('a draft', () => {
 		draft.removeRung();
 		expect(draft.kept.rungs).toEqual([{ id: 'rung-2', name: 'Rung 2', change: '', lever: 'pace' }]);
 		expect(draft.rungId).toBeUndefined();
+	});
+
+	test('goes back step by step and forth again; what is typed in one go is one step', () => {
+		let now = 0;
+		const draft = new DrillDraft(blank, () => now);
+		const names = () => [draft.kept.name, draft.kept.effort, draft.kept.rungs.length];
+		expect([draft.canUndo, draft.canRedo]).toEqual([false, false]);
+		draft.undo();
+		for (const name of ['R', 'Ro', 'Rope']) {
+			draft.setOwn({ name });
+			now += 200;
+		}
+		now += 2000;
+		draft.setOwn({ name: 'Rope bridge' });
+		draft.set({ effort: 9 });
+		draft.addRung();
+		draft.setRung({ name: 'Quick' });
+		draft.undo();
+		draft.undo();
+		expect(draft.rungId).toBeUndefined();
+		expect(names()).toEqual(['Rope bridge', 9, 0]);
+		draft.undo();
+		draft.undo();
+		expect(names()).toEqual(['Rope', blank.effort, 0]);
+		draft.redo();
+		draft.redo();
+		draft.redo();
+		draft.redo();
+		expect(draft.kept.rungs[0].name).toBe('Quick');
+		expect(draft.canRedo).toBe(false);
+		draft.undo();
+		draft.set({ effort: 2 });
+		expect(draft.canRedo).toBe(false);
+		while (draft.canUndo) draft.undo();
+		expect(draft.kept).toEqual(blank);
+	});
+
+	test('is what it was after any changes are taken back, a called spot and a removed rung too', () => {
+		let now = 0;
+		const [drill] = all.filter(({ rungs }) => rungs.length > 2);
+		const draft = new DrillDraft(drill, () => (now += 5000));
+		draft.set(
+			{ spots: draft.typed.spots.map((spot) => ({ ...spot, job: 'run' })) },
+			{ [drill.spots[0].id]: 'renamed' }
+		);
+		draft.rungId = drill.rungs[0].id;
+		draft.removeRung();
+		draft.rungId = drill.rungs[1].id;
+		draft.moveRung(1);
+		draft.giveBack(draft.changed);
+		const changed = draft.kept;
+		expect(changed).not.toEqual(drill);
+		let steps = 0;
+		for (; draft.canUndo; steps += 1) draft.undo();
+		expect([steps, draft.kept]).toEqual([4, drill]);
+		while (draft.canRedo) draft.redo();
+		expect(draft.kept).toEqual(changed);
 	});
 
 	test('runs the last state that could run while another is typed', () => {
