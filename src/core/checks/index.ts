@@ -32,7 +32,8 @@ import { skillTwice } from './skillTwice';
 import { stopLong } from './stopLong';
 import { waterGap } from './waterGap';
 
-export { describeEdit, describeFinding, describeFit } from './messages';
+export { describeEdit, describeFit } from './editWords';
+export { describeFinding } from './messages';
 export { Finding, type FindingCode, type Place, type Severity } from './finding';
 
 /** Every rule; the order is that of findings of the same severity and time. */
