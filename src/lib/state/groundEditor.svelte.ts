@@ -13,6 +13,7 @@ import {
 	type Corner
 } from '$core/ground';
 import type { Ground, Zone } from '$core/model/team';
+import { Steps } from './steps.svelte';
 
 /** What is pulled: a whole zone, or one of its corners. */
 export interface Pull {
@@ -32,8 +33,7 @@ export class GroundEditor {
 	#drawn: Zone | null = $state.raw(null);
 	/** Whether the next drag on the ground draws a zone. */
 	isDrawing = $state(false);
-	#past: Ground[] = $state.raw([]);
-	#future: Ground[] = $state.raw([]);
+	readonly #steps = new Steps<Ground>();
 
 	/** The ground with what a drag would do. */
 	readonly shown = $derived.by(() => {
@@ -45,8 +45,8 @@ export class GroundEditor {
 	);
 	readonly isPulling = $derived.by(() => this.#pulled !== null);
 	readonly isChanged = $derived.by(() => !sameValue(this.ground, this.#stored()));
-	readonly canUndo = $derived.by(() => this.#past.length > 0);
-	readonly canRedo = $derived.by(() => this.#future.length > 0);
+	readonly canUndo = $derived.by(() => this.#steps.canGoBack);
+	readonly canRedo = $derived.by(() => this.#steps.canGoForth);
 
 	constructor({ stored, makeId }: { stored: () => Ground; makeId: () => string }) {
 		this.#stored = stored;
@@ -56,25 +56,16 @@ export class GroundEditor {
 	/** Takes another state of the ground as the next step. */
 	set(next: Ground): void {
 		if (sameValue(next, this.ground)) return;
-		this.#past = [...this.#past, this.ground];
-		this.#future = [];
+		this.#steps.before(this.ground);
 		this.ground = next;
 	}
 
 	undo(): void {
-		const before = this.#past.at(-1);
-		if (!before) return;
-		this.#past = this.#past.slice(0, -1);
-		this.#future = [...this.#future, this.ground];
-		this.ground = before;
+		this.ground = this.#steps.back(this.ground) ?? this.ground;
 	}
 
 	redo(): void {
-		const next = this.#future.at(-1);
-		if (!next) return;
-		this.#future = this.#future.slice(0, -1);
-		this.#past = [...this.#past, this.ground];
-		this.ground = next;
+		this.ground = this.#steps.forth(this.ground) ?? this.ground;
 	}
 
 	setZone(zone: Zone): void {

@@ -13,7 +13,7 @@ import {
 } from '$core/drill';
 import type { Drill, Rung, RungChange } from '$core/model/drill';
 import type { SpotCalling } from './lines';
-import { Steps } from './steps.svelte';
+import { Steps } from '$lib/state/steps.svelte';
 
 const isWhole = (value: unknown): boolean =>
 	typeof value === 'number'

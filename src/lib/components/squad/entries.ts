@@ -16,33 +16,23 @@ export interface Entry extends TypedRow {
 	usuallyLate: boolean;
 }
 
+const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+
 /** A player as an entry. */
-export function entryOf({
-	id,
-	number,
-	name,
-	unit,
-	positions,
-	ratings,
-	birthYear,
-	leads,
-	usuallyLate
-}: Player): Entry {
-	return {
-		key: id,
-		id,
-		number: number === undefined ? '' : String(number),
-		name,
-		unit: unit ?? '',
-		positions: (positions ?? []).join(', '),
-		ratings: Object.fromEntries(
-			Object.entries(ratings ?? {}).map(([skill, rating]) => [skill, String(rating)])
-		),
-		birthYear: birthYear === undefined ? '' : String(birthYear),
-		leads: leads === true,
-		usuallyLate: usuallyLate === true
-	};
-}
+export const entryOf = (player: Player): Entry => ({
+	key: player.id,
+	id: player.id,
+	number: text(player.number),
+	name: player.name,
+	unit: player.unit ?? '',
+	positions: (player.positions ?? []).join(', '),
+	ratings: Object.fromEntries(
+		Object.entries(player.ratings ?? {}).map(([skill, rating]) => [skill, text(rating)])
+	),
+	birthYear: text(player.birthYear),
+	leads: player.leads === true,
+	usuallyLate: player.usuallyLate === true
+});
 
 /** An empty entry for somebody new. */
 export const emptyEntry = (key: string): Entry => ({

@@ -3,11 +3,11 @@ const ONE_STEP = 1000;
 /** Steps that can be taken back. */
 const MOST = 200;
 
-/** The way back through what was changed, and forth again. */
+/** The way back through what was changed on one screen, and forth again; states are values. */
 export class Steps<State> {
 	#past: readonly State[] = $state.raw([]);
 	#future: readonly State[] = $state.raw([]);
-	#last: { about: string; at: number } | null = null;
+	#last: { about: string | undefined; at: number } | null = null;
 	readonly #clock: () => number;
 
 	constructor(clock: () => number = () => performance.now()) {
@@ -17,10 +17,14 @@ export class Steps<State> {
 	readonly canGoBack = $derived.by(() => this.#past.length > 0);
 	readonly canGoForth = $derived.by(() => this.#future.length > 0);
 
-	/** Remembers how things stood before something is changed; `about` tells what. */
-	before = (state: State, about: string): void => {
+	/**
+	 * Remembers how things stood before something is changed; changes that are `about` the same and follow at
+	 * once are one step.
+	 */
+	before = (state: State, about?: string): void => {
 		const at = this.#clock();
-		const isSameStep = this.#last?.about === about && at - this.#last.at < ONE_STEP;
+		const last = this.#last;
+		const isSameStep = about !== undefined && last?.about === about && at - last.at < ONE_STEP;
 		if (!isSameStep) this.#past = [...this.#past, state].slice(-MOST);
 		this.#future = [];
 		this.#last = { about, at };
