@@ -149,6 +149,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await act(page.getByLabel('A turn lasts').fill('6'));
 	await act(page.getByLabel('A turn lasts').press('Enter'));
 	await act(page.getByLabel('Cues').fill('work: eyes up\nfeed: firm pass'));
+	await act(page.getByLabel('Cautions').fill('room to swing\nroom to swing'));
 	// A spot that is called otherwise takes its moves, ways and cues along.
 	await act(page.getByLabel('Spot', { exact: true }).nth(1).fill('wall'));
 	await act(page.getByRole('button', { name: 'Add a rung' }).click());
@@ -160,6 +161,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(page.getByRole('heading', { name: 'Rope bridge', level: 1 })).toBeVisible();
 	expect(actions).toBeLessThanOrEqual(60);
 	await expect(page.getByText('“eyes up”')).toBeVisible();
+	await expect(page.getByText('room to swing')).toHaveCount(2);
 	const answer = await page.request.get(`${server.url}/saltmarsh/drills/rope-bridge/file`);
 	const drill = await answer.json();
 	expect(drill).toMatchObject({

@@ -47,6 +47,12 @@
 	const success = $derived(drill.success);
 </script>
 
+{#if drill.cautions.length > 0}
+	<section class="cautions">
+		<h2>Cautions</h2>
+		{#each drill.cautions as caution, index (index)}<p>{caution}</p>{/each}
+	</section>
+{/if}
 <section>
 	<h2>{w('Spots')}</h2>
 	<ul class="spots">
@@ -62,7 +68,7 @@
 							: ''}{unit ? `, ${unit}` : ''}</span
 				>
 				{#if job}<p>{job}</p>{/if}
-				{#each cuesAt(id) as cue (cue)}<p class="cue">“{cue}”</p>{/each}
+				{#each cuesAt(id) as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
 			</li>
 		{/each}
 	</ul>
@@ -70,14 +76,14 @@
 {#if everyone.length > 0}
 	<section>
 		<h2>{w('Cues for everyone')}</h2>
-		{#each everyone as cue (cue)}<p class="cue">“{cue}”</p>{/each}
+		{#each everyone as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
 	</section>
 {/if}
 {#if drill.faults && drill.faults.length > 0}
 	<section>
 		<h2>What goes wrong</h2>
 		<ul>
-			{#each drill.faults as { seen, say, rung } (seen)}
+			{#each drill.faults as { seen, say, rung }, index (index)}
 				<li>
 					{seen}: <span class="cue">“{say}”</span>
 					{#if rung}<span class="soft"
@@ -104,7 +110,7 @@
 	{#if success}
 		<p>
 			<strong>Counts</strong>
-			{success.counts}, judged by {success.judge}{success.window
+			{success.counts}{success.by ? ` ${w(`by the ${success.by}`)}` : ''}, judged by {success.judge}{success.window
 				? `, ${Math.round(success.window[0] * 100)} to ${Math.round(success.window[1] * 100)} % should`
 				: ''}{success.ignores ? `; not ${success.ignores.join(', ')}` : ''}
 		</p>
@@ -115,12 +121,6 @@
 	</p>
 	{#if times.length > 0}<p><strong>{w('Takes')}</strong> {w(times.join(', '))}</p>{/if}
 </section>
-{#if drill.cautions.length > 0}
-	<section class="cautions">
-		<h2>Cautions</h2>
-		{#each drill.cautions as caution (caution)}<p>{caution}</p>{/each}
-	</section>
-{/if}
 
 <style>
 	section {

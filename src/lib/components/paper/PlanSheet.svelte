@@ -92,7 +92,7 @@
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
 										>{/if}
-									{#each list as bib (bib)}<Bib {bib} size={15} />{/each}
+									{#each list as bib, place (place)}<Bib {bib} size={15} />{/each}
 								{/each}
 							</span>
 							<span class="narrow">{sheetBlock.numbers}</span>
