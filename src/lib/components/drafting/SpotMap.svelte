@@ -35,8 +35,8 @@
 	let pixels = $state(500);
 	/** A spot that is being dragged. */
 	let pulled: { key: string; at: Point } | null = $state.raw(null);
-	/** A line that is being drawn: from a spot or a point to where the pointer is. */
-	let drawn: { from: WayEnd; start: Point; to: Point } | null = $state.raw(null);
+	/** A line that is being drawn: from a spot or a point to where the pointer is, and the spot under it. */
+	let drawn: { from: WayEnd; start: Point; to: Point; over?: string } | null = $state.raw(null);
 	/** The spot that the next line begins at, chosen by a press with the tool that is still in hand. */
 	let pressed = $state.raw<{ key: string; tool: Tool } | null>(null);
 	const begun = $derived(pressed?.tool === tool ? pressed.key : null);
@@ -56,14 +56,12 @@
 			isFive: metre % 5 === 0
 		}))
 	]);
+	const metres = (value: number | undefined) => (Number.isFinite(value) ? (value as number) : 0);
+	const stored = $derived(
+		drill.spots.map(({ id, role, x, y }) => ({ key: id, role, x: metres(x), y: metres(y) }))
+	);
 	const placed = $derived(
-		drill.spots.map(({ id, role, x, y }) => {
-			const at = {
-				x: Number.isFinite(x) ? (x as number) : 0,
-				y: Number.isFinite(y) ? (y as number) : 0
-			};
-			return { key: id, role, ...(pulled?.key === id ? pulled.at : at) };
-		})
+		stored.map((spot) => (pulled?.key === spot.key ? { ...spot, ...pulled.at } : spot))
 	);
 	const lines = $derived(linesOn(drill, placed));
 
@@ -72,22 +70,28 @@
 		return { x: (clientX - left) / perMetre, y: (clientY - top) / perMetre };
 	};
 	const atPointer = ({ clientX, clientY }: DragBy) => inMetres(clientX, clientY);
-	/** The spot under a point, else the point itself. */
+	/** The spot whose mark or name is under the pointer. */
+	const spotUnder = ({ clientX, clientY }: DragBy) =>
+		document
+			.elementsFromPoint(clientX, clientY)
+			.flatMap((element) => element.closest<HTMLElement>('[data-spot]')?.dataset.spot ?? [])[0];
+	/** The spot near a point, else the point itself. */
 	const endAt = (point: Point): WayEnd => {
 		const near = nearestSpot(placed, point, 24 / perMetre);
 		const { x, y } = snapped(point, drill.ground);
 		return near ?? [x, y];
 	};
 	function finish() {
-		if (drawn) onjoin(drawn.from, endAt(drawn.to));
+		if (drawn) onjoin(drawn.from, drawn.over ?? endAt(drawn.to));
 		drawn = null;
 	}
 	const dragOf = (key: string): DragHandlers => ({
 		onmove(by) {
-			const own = placed.find((spot) => spot.key === key);
+			const own = stored.find((spot) => spot.key === key);
 			if (!own) return;
-			if (tool === 'place') pulled = { key, at: snapped(atPointer(by), drill.ground) };
-			else drawn = { from: key, start: own, to: atPointer(by) };
+			const to = { x: own.x + by.x / perMetre, y: own.y + by.y / perMetre };
+			if (tool === 'place') pulled = { key, at: snapped(to, drill.ground) };
+			else drawn = { from: key, start: own, to: atPointer(by), over: spotUnder(by) };
 		},
 		ondrop() {
 			if (pulled) onplace(pulled.key, pulled.at);
@@ -104,7 +108,7 @@
 		onmove(by) {
 			if (tool === 'place' || tool === 'move') return;
 			const start = snapped(inMetres(by.clientX - by.x, by.clientY - by.y), drill.ground);
-			drawn = { from: [start.x, start.y], start, to: atPointer(by) };
+			drawn = { from: [start.x, start.y], start, to: atPointer(by), over: spotUnder(by) };
 		},
 		ondrop: finish,
 		oncancel: () => (drawn = null)
@@ -170,6 +174,8 @@
 		<button
 			type="button"
 			class:begun={begun === spot.key}
+			class:leftward={spot.x > length / 2}
+			data-spot={spot.key}
 			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre}px"
 			aria-label="{w('Spot')} {calling.nameOf(spot.key) || 'new'}, {spot.x} m, {spot.y} m"
 			aria-pressed={tool === 'place' ? undefined : begun === spot.key}
@@ -194,7 +200,7 @@
 		position: relative;
 		border: 1px solid var(--ink);
 		background: var(--turf);
-		overflow: hidden;
+		margin: 0 14px 14px;
 	}
 	.map > svg {
 		display: block;
@@ -219,9 +225,10 @@
 	.draws button {
 		cursor: crosshair;
 	}
+	/* The mark is where the spot is; its name goes where there is more room. */
 	button {
 		position: absolute;
-		transform: translate(-50%, -50%);
+		transform: translate(-13px, -50%);
 		display: flex;
 		align-items: center;
 		gap: 4px;
@@ -236,6 +243,11 @@
 		cursor: grab;
 		touch-action: none;
 		white-space: nowrap;
+	}
+	.leftward {
+		flex-direction: row-reverse;
+		transform: translate(calc(-100% + 13px), -50%);
+		padding: 1px 4px 1px 6px;
 	}
 	button svg {
 		width: 15px;
