@@ -121,9 +121,14 @@ test('kit that is broken is missed, adults are typed in, and own words are on th
 	await open(page, `${server.url}/saltmarsh/words`);
 	await page.getByLabel('period', { exact: true }).fill('Segment');
 	await page.getByLabel('squad', { exact: true }).fill('Kader / Kader');
+	await page.getByLabel('turn', { exact: true }).fill('go / goes');
 	await page.getByRole('button', { name: 'Save the words' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await expect(page.getByRole('link', { name: 'Kader' }).first()).toBeVisible();
+	// What the coach has called a drill is not the application's to change.
+	await open(page, `${server.url}/saltmarsh/drills/turn-and-switch`);
+	await expect(page.getByRole('heading', { name: 'Turn and switch', exact: true })).toBeVisible();
+	await expect(page.getByText(/\d+ goes each/).first()).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
 	await expect(page.getByText(/need \d+ × ball; there are 5/).first()).toBeVisible();
 	await page.locator('.block').nth(2).click();

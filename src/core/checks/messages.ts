@@ -51,9 +51,9 @@ function findingWords(finding: Finding, plan: Plan): string {
 		case 'hard-after-hard':
 			return `${kept(String(values.first))} (effort ${values.effort}) and ${kept(String(values.second))} (effort ${values.nextEffort}) follow each other without a rest.`;
 		case 'kit-short':
-			return `${names.block(at.block)} and what runs beside it need ${values.needed} × ${values.item}; there are ${values.has}.`;
+			return `${names.block(at.block)} and what runs beside it need ${values.needed} × ${kept(String(values.item))}; there are ${values.has}.`;
 		case 'fixture-short':
-			return `${names.block(at.block)} needs ${(values.items as string[]).join(', ')} a copy; zone ${names.zone(String(values.zone))} serves ${values.serves} of ${values.copies}.`;
+			return `${names.block(at.block)} needs ${kept((values.items as string[]).join(', '))} a copy; zone ${names.zone(String(values.zone))} serves ${values.serves} of ${values.copies}.`;
 		case 'role-missing':
 			return `${names.block(at.block)} needs ${values.count} × ${names.unit(String(values.role))} in each group; one has ${values.has}.`;
 		case 'adults-few':
@@ -61,7 +61,7 @@ function findingWords(finding: Finding, plan: Plan): string {
 				? `${names.block(at.block)} needs ${values.needed} adults with each copy; one has ${values.adults}.`
 				: `${values.players} players of this age need ${values.needed} adults who may have them in charge (one for ${values.each}); ${values.adults} are there.`;
 		case 'restricted-player':
-			return `${names.player(at.player ?? '')} is kept out of ${values.from}${values.until ? ` until ${values.until}` : ''} by ${values.setBy}, and is in ${names.block(at.block)}.`;
+			return `${names.player(at.player ?? '')} is kept out of ${values.from}${values.until ? ` until ${values.until}` : ''} by ${kept(String(values.setBy))}, and is in ${names.block(at.block)}.`;
 		case 'contact-day':
 			return `With ${names.block(at.block)} a player has ${minutes(numbers('minutes'))} of hard contact today; ${numbers('limit')} are set.`;
 		case 'water-gap':
@@ -75,7 +75,7 @@ function findingWords(finding: Finding, plan: Plan): string {
 		case 'clear-space':
 			return `${names.block(at.block)} wants ${values.clear} m clear; ${names.block(values.other)} is ${numbers('gap').toFixed(1)} m away.`;
 		case 'rung-skipped':
-			return `${names.block(at.block)} climbs to "${values.to}" without "${values.missing}" before it.`;
+			return `${names.block(at.block)} climbs to "${kept(String(values.to))}" without "${kept(String(values.missing))}" before it.`;
 		case 'skill-twice':
 			return `${names.block(at.block)} has the same main skill as ${names.block(values.first)}: ${names.skill(String(values.skill))}.`;
 		case 'daily-missing':

@@ -1,6 +1,6 @@
 import { areaOf } from '../model/skill';
 import { drillOf, findBlock, findPeriod, type Evaluation } from '../practice';
-import { kept, reworded, wordingOf } from '../words';
+import { kept, wordingOf } from '../words';
 
 /** The practice that is spoken of, and its surroundings. */
 export type Plan = Pick<Evaluation, 'practice' | 'context'>;
@@ -42,5 +42,4 @@ export function namesIn({ practice, context }: Plan) {
 }
 
 /** A text with its team's own words. */
-export const inOwnWords = (text: string, { context }: Plan) =>
-	reworded(text, wordingOf(context.team.words));
+export const inOwnWords = (text: string, { context }: Plan) => wordingOf(context.team.words)(text);

@@ -1,10 +1,2 @@
 export { GLOSSARY, type Term } from './glossary';
-export {
-	howMany,
-	kept,
-	oneAndMany,
-	reworded,
-	wordingOf,
-	type OwnWords,
-	type Wording
-} from './reword';
+export { howMany, kept, oneAndMany, wordingOf, type OwnWords, type Wording } from './reword';

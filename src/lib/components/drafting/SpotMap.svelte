@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import type { Drill } from '$core/model/drill';
 	import { bibMetres, type Point } from '$core/practice';
 	import { arrowStep } from '../drag/arrows';
@@ -133,7 +134,9 @@
 			? w('Drag a spot, or move it with the arrow keys by half a metre.')
 			: begun === null
 				? w('Draw from a spot to another, or press one and then the other.')
-				: w(`From ${calling.nameOf(begun)}: press the spot that it leads to. Escape gives up.`)
+				: w(
+						`From ${kept(calling.nameOf(begun))}: press the spot that it leads to. Escape gives up.`
+					)
 	);
 </script>
 

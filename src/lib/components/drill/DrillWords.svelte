@@ -101,7 +101,7 @@
 			w('nothing that is counted')}
 	</p>
 	<p><strong>{w('Is')}</strong> {w(kinds.join(', '))}</p>
-	{#if drill.calls}<p><strong>Players call</strong> {drill.calls.join(', ')}</p>{/if}
+	{#if drill.calls}<p><strong>{w('Players call')}</strong> {drill.calls.join(', ')}</p>{/if}
 	{#if drill.prompts}<p>
 			<strong>Called at random</strong>
 			{drill.prompts.join(', ')}

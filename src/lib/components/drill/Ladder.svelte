@@ -42,7 +42,7 @@
 						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(
 							id ?? ''
 						)}"
-						aria-label={w(`Make a drill of ${name}`)}>{w('Make a drill of it')}</a
+						aria-label="{w('Make a drill of')} {name}">{w('Make a drill of it')}</a
 					>
 				</p>
 			</li>

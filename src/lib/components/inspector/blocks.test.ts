@@ -1,8 +1,10 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { plainPeriod, sizeHere, type Context } from '$core/practice';
+import { wordingOf } from '$core/words';
 import { blockWordsOf } from './blocks';
 
+const w = wordingOf({ kit: 'gear' });
 const context = demoContext();
 const practice = demoPractice();
 const period = plainPeriod('water', { id: 'ask', name: 'Ask', minutes: 10 });
@@ -17,7 +19,7 @@ function blocks(id: string, copies: number, around: Partial<Context> = {}): stri
 	const { output, room } = sized.value;
 	const option = output.options.find((each) => each.copies === copies);
 	if (!option) throw new Error(`${id} has no option of ${copies}`);
-	return option.blockedBy.map((block) => blockWordsOf(block, option, drill, room));
+	return option.blockedBy.map((block) => w(blockWordsOf(block, option, drill, room)));
 }
 
 test('what blocks a size is said with how much of it is short', () => {
@@ -31,4 +33,6 @@ test('what blocks a size is said with how much of it is short', () => {
 	expect(blocks('shooting-arc', 3)).toEqual(['no zone left for 3 of 18 × 20 m']);
 	expect(blocks('two-touch-squares', 5, { kit: {} })[0]).toBe('10 balls, 20 cones short');
 	expect(blocks('corner-battery', 3)[0]).toBe('4 adults short');
+	// What the team calls its things is its own.
+	expect(blocks('keepers-corner', 6).join()).toMatch(/4 keeper kits short/);
 });

@@ -1,7 +1,7 @@
 import type { Drill } from '$core/model/drill';
 import { adultPlaces } from '$core/drill';
 import type { Room } from '$core/practice';
-import { howMany, oneAndMany } from '$core/words';
+import { howMany, kept, oneAndMany } from '$core/words';
 import { kitNeeded, roomIn, type Block, type SizeOption } from '$core/sizing';
 
 /** Why an option is blocked and what would free it, in words. */
@@ -19,7 +19,7 @@ export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, roo
 			return `no zone left for ${copies} of ${Math.round(drill.ground.length)} × ${Math.round(drill.ground.width)} m`;
 		case 'fixtures': {
 			const { served } = roomIn(room.zones, drill, sizes[0]);
-			const items = (drill.fixtures ?? []).map(({ item }) => oneAndMany(item)[1]).join(', ');
+			const items = (drill.fixtures ?? []).map(({ item }) => kept(oneAndMany(item)[1])).join(', ');
 			return served === 0
 				? `no ${items} in its zones`
 				: `${items} for ${served} of ${copies} copies`;
@@ -28,7 +28,7 @@ export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, roo
 			const players = sizes.reduce((sum, size) => sum + size, 0);
 			const short = [...kitNeeded(drill, { copies, players })].flatMap(([item, count]) => {
 				const missing = Math.ceil(count - (room.kit[item] ?? 0));
-				return missing > 0 ? [howMany(missing, item)] : [];
+				return missing > 0 ? [kept(howMany(missing, item))] : [];
 			});
 			return `${short.join(', ')} short`;
 		}

@@ -10,4 +10,5 @@ export function provideWording(words: () => OwnWords | undefined): void {
 }
 
 /** Puts the team's own words into a text of the application; outside a team it stays as it is. */
-export const useWording = (): Wording => getContext<Wording | undefined>(KEY) ?? ((text) => text);
+export const useWording = (): Wording =>
+	getContext<Wording | undefined>(KEY) ?? wordingOf(undefined);

@@ -71,7 +71,9 @@
 			<select class="typed" name={key} value={String(filter[key] ?? '')} onchange={askAgain}>
 				<option value="">{w(any)}</option>
 				{#each choicesOf(key, facets, areas) as choice (choice.value)}
-					<option value={choice.value}>{w(choice.name)} ({choice.count})</option>
+					<option value={choice.value}
+						>{key === 'skill' ? choice.name : w(choice.name)} ({choice.count})</option
+					>
 				{/each}
 			</select>
 		</label>

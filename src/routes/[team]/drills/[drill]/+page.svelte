@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
@@ -84,13 +85,7 @@
 	);
 </script>
 
-<Page
-	team={data.team}
-	current="drills"
-	title={drill.name}
-	heading={drill.name}
-	intro={drill.summary}
->
+<Page team={data.team} current="drills" title={kept(drill.name)} intro={kept(drill.summary)}>
 	{#snippet ways()}
 		{#if isNewest}
 			<a href="{own}/edit">Edit</a>

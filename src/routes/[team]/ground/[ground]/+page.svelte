@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import { Button } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { untrack } from 'svelte';
@@ -77,7 +78,7 @@
 
 <svelte:window onkeydown={keys} />
 
-<Page team={data.team} current="ground" title="Ground" heading={editor.ground.name}>
+<Page team={data.team} current="ground" title="Ground" heading={kept(editor.ground.name)}>
 	{#snippet ways()}
 		{#each data.grounds.filter(({ id }) => id !== data.ground.id) as { id, name } (id)}
 			<a href="/{data.team.id}/ground/{encodeURIComponent(id)}">{name}</a>

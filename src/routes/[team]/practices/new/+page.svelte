@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
@@ -51,7 +52,7 @@
 	team={data.team}
 	current="practices"
 	title="New practice"
-	heading={past ? `${dayWords(past.date)} again` : (template?.name ?? 'New practice')}
+	heading={past ? `${dayWords(past.date)} again` : template ? kept(template.name) : 'New practice'}
 >
 	{#if data.model}
 		<p>

@@ -30,8 +30,9 @@
 				<span>{template.periods.map((period) => period.name).join(', ')}</span>
 				<form method="POST" action="?/remove" use:enhance>
 					<input type="hidden" name="template" value={template.id} />
-					<a href="{base}/new?template={template.id}" aria-label="New practice from {template.name}"
-						>{w('New practice')}</a
+					<a
+						href="{base}/new?template={template.id}"
+						aria-label="{w('New practice from')} {template.name}">{w('New practice')}</a
 					>
 					<button class="link" aria-label="Remove {template.name}">Remove</button>
 				</form>

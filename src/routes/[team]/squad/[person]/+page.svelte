@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import { Button, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import { keepTyped } from '$lib/components/page/keepTyped';
@@ -40,7 +41,7 @@
 <Page
 	team={data.team}
 	current="squad"
-	title={person.name}
+	title={kept(person.name)}
 	narrow
 	intro="What is said here is for those who coach. It leaves this machine only in files that you save."
 >

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kept } from '$core/words';
 	import DrillForm from '$lib/components/drafting/DrillForm.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
@@ -10,7 +11,7 @@
 	const INTRO = 'Saving makes a new revision; practices keep the one that they were built with.';
 </script>
 
-<Page team={data.team} current="drills" title="Edit {data.drill.name}" intro={INTRO}>
+<Page team={data.team} current="drills" title="Edit {kept(data.drill.name)}" intro={INTRO}>
 	{#snippet ways()}
 		<a href="/{data.team.id}/drills/{encodeURIComponent(data.drill.id)}">{w('Back to the drill')}</a
 		>
