@@ -148,7 +148,11 @@ export async function searchDrills(
 	const numbers = found.map(([number]) => number);
 	const drills = await bareDrills(db, numbers);
 	return found
-		.map(([number, rank]) => ({ drill: drills.get(number) as Drill, rank }))
+		.flatMap(([number, rank]): FoundDrill[] => {
+			const drill = drills.get(number);
+			// Gone since the search where its team was removed meanwhile.
+			return drill ? [{ drill, rank }] : [];
+		})
 		.sort(
 			(a, b) =>
 				b.rank - a.rank ||

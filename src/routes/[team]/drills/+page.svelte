@@ -22,16 +22,13 @@
 	});
 	/** Lines with how they would run here; without words to search for, the best fit first. */
 	const lines = $derived.by(() => {
-		const byId = new Map(plan.context.shelf.map((drill) => [drill.id, drill]));
 		const fitted = data.lines.map((line) => {
-			const drill = byId.get(line.drill.id);
-			const fit = drill ? fitOf(plan, drill, minutes, { saysMinutes: true }) : null;
+			const fit = fitOf(plan, line.drill, minutes, { saysMinutes: true });
 			const { obstacle } = line.standing;
-			const why = (obstacle && groupWords(obstacle)) || (fit?.words ?? '');
-			return { ...line, fit, why, summary: drill?.summary ?? '' };
+			return { ...line, fit, why: (obstacle && groupWords(obstacle)) || fit.words };
 		});
 		if (data.words !== '') return fitted;
-		return fitted.toSorted((a, b) => (b.fit?.score ?? -3) - (a.fit?.score ?? -3));
+		return fitted.toSorted((a, b) => b.fit.score - a.fit.score);
 	});
 
 	const skill = (id: string) => skillName(id, data.team.skillAreas);
@@ -60,9 +57,9 @@
 		fitting={data.fitting}
 	/>
 	<ul>
-		{#each lines as { drill, summary, fit, why, lastUsed, unusedFor } (drill.id)}
-			{@const better = fit && fit.score >= 0 ? betterWords(fit) : ''}
-			<li class:off={!fit || fit.score < 0}>
+		{#each lines as { drill, fit, why, lastUsed, unusedFor } (drill.id)}
+			{@const better = fit.score >= 0 ? betterWords(fit) : ''}
+			<li class:off={fit.score < 0}>
 				<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}">{drill.name}</a>
 				<span class="skills"
 					>{drill.skills
@@ -82,7 +79,7 @@
 							? w('in the last practice')
 							: w(unusedFor === 1 ? '1 practice ago' : `${unusedFor} practices ago`)}</span
 				>
-				<p>{summary}</p>
+				<p>{drill.summary}</p>
 			</li>
 		{:else}
 			<li class="empty">
