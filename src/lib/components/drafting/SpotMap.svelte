@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { kept } from '$core/words';
 	import type { Drill } from '$core/model/drill';
 	import { bibMetres, type Point } from '$core/practice';
+	import { kept } from '$core/words';
 	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragBy, type DragHandlers } from '../drag/dragged';
 	import { moveCurve } from '../field/curve';

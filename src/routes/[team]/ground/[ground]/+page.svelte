@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { kept } from '$core/words';
 	import { Button } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { untrack } from 'svelte';
@@ -10,6 +9,7 @@
 	import { halfOverlaps } from '$core/ground';
 	import { copiesByFixtures, copiesInZone } from '$core/sizing';
 	import type { Zone } from '$core/model/team';
+	import { kept } from '$core/words';
 	import GroundMap from '$lib/components/ground/GroundMap.svelte';
 	import GroundPanel from '$lib/components/ground/GroundPanel.svelte';
 	import ZonePanel from '$lib/components/ground/ZonePanel.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { kept } from '$core/words';
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { kept } from '$core/words';
 	import { keepTyped } from '$lib/components/page/keepTyped';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/ui/dates';

@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { kept } from '$core/words';
 	import { Button, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import { keepTyped } from '$lib/components/page/keepTyped';
 	import type { Restriction } from '$core/model/team';
+	import { kept } from '$core/words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
