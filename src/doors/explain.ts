@@ -20,7 +20,10 @@ export function toPath(pointer: string, key?: string): string {
 	}, '');
 }
 
-function describe({ keyword, params, message }: ErrorObject): string {
+const things = (count: number) => (count === 1 ? '1 entry' : `${count} entries`);
+
+function describe({ keyword, params, message, parentSchema }: ErrorObject): string {
+	const meaning = (parentSchema as { description?: string } | undefined)?.description;
 	switch (keyword) {
 		case 'required':
 			return 'is missing';
@@ -33,7 +36,26 @@ function describe({ keyword, params, message }: ErrorObject): string {
 		case 'type':
 			return `expected ${[params.type].flat().join(' or ')}`;
 		case 'pattern':
-			return `expected the form ${params.pattern}`;
+		case 'format':
+			return meaning ? `expected ${meaning}` : 'has characters that cannot be stored';
+		case 'minLength':
+			return 'is empty';
+		case 'maxLength':
+			return `is longer than ${params.limit} characters`;
+		case 'minimum':
+			return `expected ${params.limit} or more`;
+		case 'maximum':
+			return `expected ${params.limit} or less`;
+		case 'exclusiveMinimum':
+			return `expected more than ${params.limit}`;
+		case 'exclusiveMaximum':
+			return `expected less than ${params.limit}`;
+		case 'minItems':
+			return `expected ${things(params.limit)} or more`;
+		case 'maxItems':
+			return `expected ${things(params.limit)} or fewer`;
+		case 'uniqueItems':
+			return 'names something twice';
 		default:
 			return message ?? 'is not as expected';
 	}

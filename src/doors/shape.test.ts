@@ -73,7 +73,7 @@ describe('readShape', () => {
 		const drill = simpleDrill();
 		const at = (fields: object) =>
 			misfit(SimulateInput, { drill: { ...drill, ...fields }, players: 4 });
-		expect(at({ effort: 11 })).toEqual({ path: 'drill.effort', message: 'must be <= 10' });
+		expect(at({ effort: 11 })).toEqual({ path: 'drill.effort', message: 'expected 10 or less' });
 		expect(at({ spots: [{ id: 'a', role: 'goat', count: 1 }] })).toMatchObject({
 			path: 'drill.spots[0].role'
 		});

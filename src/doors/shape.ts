@@ -1,9 +1,19 @@
 import { Ajv, type ValidateFunction } from 'ajv';
 import type { Static, TSchema } from 'typebox';
 import { fail, ok, type Result } from '../core/base';
+import { isDay } from '../core/model/fields';
 import { explain, type Misfit } from './explain';
 
-const ajv = new Ajv({ strict: true, allErrors: true, allowUnionTypes: true, ownProperties: true });
+const ajv = new Ajv({
+	strict: true,
+	allErrors: true,
+	allowUnionTypes: true,
+	ownProperties: true,
+	// Messages say what was expected in the words of the schema.
+	verbose: true
+});
+// What JSON Schema calls a date; the checker in the browser has it built in.
+ajv.addFormat('date', isDay);
 const compiled = new WeakMap<TSchema, ValidateFunction>();
 
 function validator(schema: TSchema): ValidateFunction {

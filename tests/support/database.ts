@@ -13,8 +13,8 @@ async function load(): Promise<PGlite> {
 /** The test database of this process, filled with one team of the demo, or those named, and nothing else. */
 export async function demoDb(teams = ['saltmarsh']): Promise<Db> {
 	const db = await (holder.testDb ??= load());
-	await db.exec('truncate team, installation cascade');
-	await seedDemo(db, '2027-04-06', teams);
+	await db.exec('truncate team, installation, submission cascade');
+	await seedDemo(db, { teams });
 	return db;
 }
 

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id } from '../model/fields';
+import { closed, Id, PartId } from '../model/fields';
 import { Edit, type Evaluation } from '../practice';
 
 /** What can be wrong with a practice; each has a rule of its own in this folder. */
@@ -43,8 +43,8 @@ export const Severity = Type.Enum(['stop', 'warn', 'hint']);
 /** Where a finding lies: ids, only those that apply. */
 export const Place = Type.Object(
 	{
-		period: Type.Optional(Id),
-		block: Type.Optional(Id),
+		period: Type.Optional(PartId),
+		block: Type.Optional(PartId),
 		player: Type.Optional(Id),
 		adult: Type.Optional(Id),
 		zone: Type.Optional(Id),

@@ -1,4 +1,5 @@
 import { assertNever } from '../base';
+import { clockAt } from '../conditions';
 import { kept } from '../words';
 import type { Finding } from './finding';
 import { inOwnWords, list, minutes, namesIn, offset, percent, type Plan } from './speech';
@@ -11,17 +12,18 @@ function findingWords(finding: Finding, plan: Plan): string {
 	const { code, at, values } = finding;
 	const names = namesIn(plan);
 	const numbers = (key: string) => Number(values[key]);
+	const clock = (second: number) => clockAt(plan.practice.start, second);
 	const clash = () => {
 		const [first, second] = [names.block(values.first), names.block(values.second)];
 		return first === second ? `two blocks of ${first}` : `${first} and in ${second}`;
 	};
 	switch (code) {
 		case 'player-twice':
-			return `${names.player(at.player ?? '')} is in ${clash()} at ${offset(numbers('atSecond'))}.`;
+			return `${names.player(at.player ?? '')} is in ${clash()} at ${clock(numbers('atSecond'))}.`;
 		case 'adult-twice':
-			return `${names.adult(at.adult ?? '')} is asked for in ${clash()} at ${offset(numbers('atSecond'))}.`;
+			return `${names.adult(at.adult ?? '')} is asked for in ${clash()} at ${clock(numbers('atSecond'))}.`;
 		case 'zone-twice':
-			return `Zone ${names.zone(at.zone ?? '')} holds ${names.block(values.first)} and ${names.block(values.second)} from ${offset(numbers('fromSecond'))} to ${offset(numbers('toSecond'))}.`;
+			return `Zone ${names.zone(at.zone ?? '')} holds ${names.block(values.first)} and ${names.block(values.second)} from ${clock(numbers('fromSecond'))} to ${clock(numbers('toSecond'))}.`;
 		case 'zone-gone':
 			return `${names.block(at.block)} stands in a zone that this ground does not have; move it to another.`;
 		case 'group-size':
@@ -59,13 +61,13 @@ function findingWords(finding: Finding, plan: Plan): string {
 		case 'adults-few':
 			return at.block
 				? `${names.block(at.block)} needs ${values.needed} adults with each copy; one has ${values.adults}.`
-				: `${values.players} players of this age need ${values.needed} adults who may have them in charge (one for ${values.each}); ${values.adults} are there.`;
+				: `${values.players} players of this age need ${values.needed} adults who may have them in charge (one for ${values.each}); ${values.adults} are there${values.until === undefined ? '' : ` until ${clock(numbers('until'))}`}.`;
 		case 'restricted-player':
 			return `${names.player(at.player ?? '')} is kept out of ${values.from}${values.until ? ` until ${values.until}` : ''} by ${kept(String(values.setBy))}, and is in ${names.block(at.block)}.`;
 		case 'contact-day':
 			return `With ${names.block(at.block)} a player has ${minutes(numbers('minutes'))} of hard contact today; ${numbers('limit')} are set.`;
 		case 'water-gap':
-			return `${minutes(numbers('minutes'))} without water from ${offset(at.fromSecond ?? 0)}; ${numbers('limit')} are set.`;
+			return `${minutes(numbers('minutes'))} without water from ${clock(at.fromSecond ?? 0)}; ${numbers('limit')} are set.`;
 		case 'stop-long':
 			return `${names.block(at.block)} is stopped for ${percent(values.stopShare)} of its time; ${percent(values.limit)} are set.`;
 		case 'second-eyes':

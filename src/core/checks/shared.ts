@@ -1,5 +1,5 @@
 import type { Drill } from '../model/drill';
-import { roomFor, type Edit, type PlannedRun } from '../practice';
+import { arrivesAt, roomFor, type Edit, type PlannedRun } from '../practice';
 import { kitNeeded } from '../sizing';
 import { playedBlocks, type PlayedBlock } from './blockRule';
 
@@ -60,7 +60,9 @@ export function freeAdults({ runs, evaluation }: PlayedBlock): string[] {
 			)
 		)
 	);
-	return evaluation.practice.adults.filter((id) => !busy.has(id));
+	const { practice } = evaluation;
+	const { fromSecond } = runs[0].run;
+	return practice.adults.filter((id) => !busy.has(id) && arrivesAt(practice, id) <= fromSecond);
 }
 
 /** The drill as the hardest rung of the block's climb makes it. */

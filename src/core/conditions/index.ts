@@ -1,2 +1,3 @@
+export { addDays, clockAt, dayAt, isTimeZone, weekdayOf } from './calendar';
 export { instantOf } from './instant';
 export { compassName, sunOver, type Moment, type Sun } from './sun';

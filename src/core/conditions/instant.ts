@@ -2,7 +2,7 @@ const MINUTE = 60_000;
 const DAY = 24 * 60 * MINUTE;
 
 /** What a clock in a time zone shows at an instant, as if it were UTC, in milliseconds. */
-function shownAt(instant: number, timeZone: string): number {
+export function shownAt(instant: number, timeZone: string): number {
 	const parts = new Intl.DateTimeFormat('en-GB', {
 		timeZone,
 		hourCycle: 'h23',

@@ -1,9 +1,9 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from '../model/drill';
-import { closed, Id } from '../model/fields';
+import { closed, Key } from '../model/fields';
 
 /** A step of a climb: a rung (none: the drill itself) and its minutes. */
-export const ClimbStep = Type.Object({ rung: Type.Optional(Id), minutes: Type.Number() }, closed);
+export const ClimbStep = Type.Object({ rung: Type.Optional(Key), minutes: Type.Number() }, closed);
 
 /** What `simulate` takes. */
 export const SimulateInput = Type.Object(
@@ -11,11 +11,11 @@ export const SimulateInput = Type.Object(
 		drill: Drill,
 		players: Type.Union([
 			Type.Number(),
-			Type.Array(Id),
-			Type.Array(Type.Object({ id: Id, unit: Type.Optional(Id) }, closed))
+			Type.Array(Key),
+			Type.Array(Type.Object({ id: Key, unit: Type.Optional(Key) }, closed))
 		]),
 		minutes: Type.Optional(Type.Number()),
-		rung: Type.Optional(Id),
+		rung: Type.Optional(Key),
 		climb: Type.Optional(Type.Array(ClimbStep)),
 		adults: Type.Optional(Type.Number()),
 		start: Type.Optional(Type.Record(Type.String(), Type.Number())),
@@ -36,7 +36,7 @@ export const Spread = Type.Object(
 /** What one player gets; seconds are of running time. */
 export const PlayerSums = Type.Object(
 	{
-		id: Id,
+		id: Key,
 		reps: Type.Number(),
 		help: Type.Number(),
 		activeSeconds: Type.Number(),

@@ -1,13 +1,13 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id } from '../model/fields';
+import { closed, Key } from '../model/fields';
 
 /** A player as grouping sees one; ratings run from 1 to 5, a missing one is left out of a mean. */
 export const Groupable = Type.Object(
 	{
-		id: Id,
-		unit: Type.Optional(Id),
+		id: Key,
+		unit: Type.Optional(Key),
 		ratings: Type.Optional(Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 }))),
-		roles: Type.Optional(Type.Array(Id))
+		roles: Type.Optional(Type.Array(Key))
 	},
 	closed
 );
@@ -22,18 +22,18 @@ export const GroupInput = Type.Object(
 		sizes: Type.Optional(Type.Array(Type.Number())),
 		count: Type.Optional(Type.Number()),
 		mode: GroupMode,
-		together: Type.Optional(Type.Array(Type.Array(Id))),
-		apart: Type.Optional(Type.Array(Type.Array(Id))),
+		together: Type.Optional(Type.Array(Type.Array(Key))),
+		apart: Type.Optional(Type.Array(Type.Array(Key))),
 		eachHas: Type.Optional(
 			Type.Array(
 				Type.Object(
-					{ role: Type.Optional(Id), unit: Type.Optional(Id), min: Type.Number() },
+					{ role: Type.Optional(Key), unit: Type.Optional(Key), min: Type.Number() },
 					closed
 				)
 			)
 		),
 		pins: Type.Optional(Type.Record(Type.String(), Type.Number())),
-		met: Type.Optional(Type.Array(Type.Array(Type.Union([Id, Type.Number()])))),
+		met: Type.Optional(Type.Array(Type.Array(Type.Union([Key, Type.Number()])))),
 		seed: Type.Optional(Type.Number()),
 		secondsLimit: Type.Optional(Type.Number())
 	},
@@ -44,7 +44,7 @@ export const GroupInput = Type.Object(
 export const GroupOutput = Type.Object(
 	{
 		/** Ids; `groups[i]` has `sizes[i]` of them. */
-		groups: Type.Array(Type.Array(Id)),
+		groups: Type.Array(Type.Array(Key)),
 		/** By skill: the largest group mean less the smallest. */
 		spread: Type.Record(Type.String(), Type.Number()),
 		/** Times that members of a group have met before, summed over pairs. */

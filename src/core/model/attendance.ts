@@ -6,7 +6,8 @@ export const Attendance = Type.Object(
 	{
 		practice: Id,
 		person: Id,
-		state: Type.Enum(['late', 'absent']),
+		/** `here`: of a practice that was held, somebody who came though nobody planned with them. */
+		state: Type.Enum(['here', 'late', 'absent']),
 		/** Minutes after the start, of somebody who is late. */
 		minutes: Type.Optional(Minutes),
 		reason: Type.Optional(Text)

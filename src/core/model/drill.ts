@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id, Name, Point, Text } from './fields';
+import { byKey, closed, Id, Key, Name, Point, SkillId, Text } from './fields';
 
 export const Role = Type.Enum(['worker', 'opponent', 'feeder', 'helper']);
 export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
@@ -7,13 +7,13 @@ export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
 /** A place in a drill with a job: who stands there, how many, from which line. */
 export const Spot = Type.Object(
 	{
-		id: Id,
+		id: Key,
 		role: Role,
 		count: Type.Number(),
 		upTo: Type.Optional(Type.Number()),
 		line: Type.Optional(Type.Boolean()),
 		by: Type.Optional(SpotHolder),
-		unit: Type.Optional(Id),
+		unit: Type.Optional(Key),
 		joinsAtSeconds: Type.Optional(Type.Number()),
 		repsPerTurn: Type.Optional(Type.Number()),
 		job: Type.Optional(Text),
@@ -35,7 +35,7 @@ const Turn = Type.Object(
 
 const Rotation = Type.Object(
 	{
-		moves: Type.Record(Type.String(), Id),
+		moves: byKey(Key, Key),
 		everyTurns: Type.Optional(Type.Number()),
 		everySeconds: Type.Optional(Type.Number())
 	},
@@ -44,8 +44,8 @@ const Rotation = Type.Object(
 
 const Path = Type.Object(
 	{
-		from: Type.Union([Id, Point]),
-		to: Type.Union([Id, Point]),
+		from: Type.Union([Key, Point]),
+		to: Type.Union([Key, Point]),
 		kind: Type.Enum(['flight', 'run', 'carry']),
 		step: Type.Optional(Type.Number())
 	},
@@ -73,7 +73,7 @@ const changeable = {
 	skills: Type.Array(
 		Type.Object(
 			{
-				skill: Id,
+				skill: SkillId,
 				share: Type.Number({ minimum: 0, maximum: 1 }),
 				focus: Type.Enum(['main', 'second'])
 			},
@@ -96,10 +96,10 @@ const changeable = {
 		},
 		closed
 	),
-	fixtures: Type.Optional(Type.Array(Type.Object({ item: Id, count: Type.Number() }, closed))),
+	fixtures: Type.Optional(Type.Array(Type.Object({ item: Key, count: Type.Number() }, closed))),
 	kit: Type.Array(
 		Type.Object(
-			{ item: Id, count: Type.Number({ minimum: 0 }), per: Type.Enum(['copy', 'player']) },
+			{ item: Key, count: Type.Number({ minimum: 0 }), per: Type.Enum(['copy', 'player']) },
 			closed
 		)
 	),
@@ -132,13 +132,13 @@ const changeable = {
 	),
 	partners: Type.Optional(Type.Enum(['like', 'unlike', 'any'])),
 	needsRole: Type.Optional(
-		Type.Array(Type.Object({ role: Id, count: Type.Number({ minimum: 0 }) }, closed))
+		Type.Array(Type.Object({ role: Key, count: Type.Number({ minimum: 0 }) }, closed))
 	),
 	restByDesign: Type.Optional(Type.Boolean()),
 	frequency: Type.Enum(['daily', 'regular', 'vary']),
-	cues: Type.Array(Type.Object({ say: Text, spot: Type.Optional(Id) }, closed)),
+	cues: Type.Array(Type.Object({ say: Text, spot: Type.Optional(Key) }, closed)),
 	faults: Type.Optional(
-		Type.Array(Type.Object({ seen: Text, say: Text, rung: Type.Optional(Id) }, closed))
+		Type.Array(Type.Object({ seen: Text, say: Text, rung: Type.Optional(Key) }, closed))
 	),
 	calls: Type.Optional(Type.Array(Text)),
 	prompts: Type.Optional(Type.Array(Text)),
@@ -152,7 +152,7 @@ export const RungChange = Type.Partial(Type.Object(changeable), closed);
 /** A step of a drill's ladder: what changes, and the fields that it replaces. */
 export const Rung = Type.Object(
 	{
-		id: Id,
+		id: Key,
 		name: Name,
 		change: Text,
 		lever: Type.Enum([
@@ -169,7 +169,7 @@ export const Rung = Type.Object(
 			'score',
 			'form'
 		]),
-		needs: Type.Optional(Type.Array(Id)),
+		needs: Type.Optional(Type.Array(Key)),
 		set: Type.Optional(RungChange)
 	},
 	closed

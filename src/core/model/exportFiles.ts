@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Day, Id, Name, Text } from './fields';
+import { closed, Day, Id, Key, Name, PartId, SkillId, Text } from './fields';
 import { Practice } from './practice';
 import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Season, Team } from './team';
 
@@ -24,10 +24,16 @@ export const ExportPerson = Type.Object(
 		note: Type.Optional(Text),
 		skills: Type.Optional(Type.Array(Id)),
 		ages: Type.Optional(Ages),
-		units: Type.Array(Type.Object({ since: Day, unit: Id }, closed)),
+		/** Null from the day on that the player is of no unit any more. */
+		units: Type.Array(Type.Object({ since: Day, unit: Type.Union([Id, Type.Null()]) }, closed)),
+		/** Null from the day on that the player is not rated any more. */
 		ratings: Type.Array(
 			Type.Object(
-				{ since: Day, skill: Id, rating: Type.Number({ minimum: 1, maximum: 5 }) },
+				{
+					since: Day,
+					skill: Id,
+					rating: Type.Union([Type.Number({ minimum: 1, maximum: 5 }), Type.Null()])
+				},
 				closed
 			)
 		)
@@ -41,7 +47,9 @@ export const ExportTeam = Type.Object(
 		format: Type.Literal('fieldplan/team@1'),
 		team: Team,
 		seasons: Type.Array(Season, { minItems: 1 }),
-		people: Type.Array(ExportPerson),
+		people: Type.Array(ExportPerson, { maxItems: 2000 }),
+		/** Ids of people who were removed: practices keep a place for them, without a name. */
+		gone: Type.Optional(Type.Array(Id, { maxItems: 5000 })),
 		grounds: Type.Array(Ground, { minItems: 1 }),
 		kit: Type.Array(KitItem),
 		limits: Type.Optional(Type.Partial(Limits, closed))
@@ -55,6 +63,8 @@ export const ExportPractice = Type.Object(
 		format: Type.Literal('fieldplan/stored-practice@1'),
 		revision: Type.Integer({ minimum: 1 }),
 		archived: Type.Boolean(),
+		/** Where it is not said, a practice was held if it has rows of what was done. */
+		held: Type.Optional(Type.Boolean()),
 		practice: Practice
 	},
 	closed
@@ -68,15 +78,15 @@ export const ExportLedger = Type.Object(
 			Type.Object(
 				{
 					practice: Id,
-					period: Id,
-					block: Id,
+					period: PartId,
+					block: PartId,
 					drill: Id,
 					revision: Type.Integer({ minimum: 1 }),
-					rung: Type.Union([Id, Type.Null()]),
+					rung: Type.Union([Key, Type.Null()]),
 					player: Id,
 					unit: Type.Union([Id, Type.Null()]),
 					date: Day,
-					skill: Id,
+					skill: SkillId,
 					focus: Type.Enum(['main', 'second']),
 					seconds: Type.Number({ minimum: 0 }),
 					activeSeconds: Type.Number({ minimum: 0 }),

@@ -1,7 +1,38 @@
 import Type, { type Static } from 'typebox';
 import { Rank } from '../clock';
 import { ClimbStep } from '../drill';
-import { Clock, closed, Day, Id, Minutes, Name, Text } from './fields';
+import { byKey, Clock, closed, Day, Id, Key, Minutes, Name, PartId, Text } from './fields';
+import { MOST_PLAYERS } from './squad';
+
+/** How much a practice may hold of each: far more than a ground does, and still played in good time. */
+const MOST = {
+	adults: 100,
+	blocks: 30,
+	copies: 100,
+	groups: 200,
+	lanes: 40,
+	periods: 60,
+	places: 60,
+	shifts: 100,
+	slots: 60,
+	steps: 20
+} as const;
+
+/** Players of a practice, or of a part of it. */
+const Players = Type.Array(Id, { maxItems: MOST_PLAYERS });
+const Adults = Type.Array(Id, { maxItems: MOST.adults });
+
+/** The steps of a block's climb; their minutes are weights where a block is stretched or a slot is short. */
+export const Climb = Type.Array(
+	Type.Object(
+		{
+			...ClimbStep.properties,
+			minutes: Type.Number({ exclusiveMinimum: 0, maximum: 600 })
+		},
+		closed
+	),
+	{ minItems: 1, maxItems: MOST.steps }
+);
 
 /** What a period is for. `before` and `room` lie outside the ground's time with the ball. */
 export const PeriodKind = Type.Enum([
@@ -20,12 +51,12 @@ export const PeriodKind = Type.Enum([
 /** One running copy of a drill: where, who beside the group named, which adults. */
 export const Copy = Type.Object(
 	{
-		id: Id,
+		id: PartId,
 		zoneId: Id,
 		/** The players are those of this group of the period, and `players` beside them. */
-		group: Type.Optional(Id),
-		players: Type.Array(Id),
-		adults: Type.Array(Id)
+		group: Type.Optional(PartId),
+		players: Players,
+		adults: Adults
 	},
 	closed
 );
@@ -33,10 +64,10 @@ export const Copy = Type.Object(
 /** Who plays where in each shift of a game; `at` is by `team:index` of the positions. */
 export const GamePlan = Type.Object(
 	{
-		positions: Type.Array(Id),
-		shifts: Type.Array(
-			Type.Object({ at: Type.Record(Type.String(), Id), sit: Type.Array(Id) }, closed)
-		)
+		positions: Type.Array(Id, { maxItems: MOST.places }),
+		shifts: Type.Array(Type.Object({ at: byKey(Key, Id), sit: Players }, closed), {
+			maxItems: MOST.shifts
+		})
 	},
 	closed
 );
@@ -44,12 +75,11 @@ export const GamePlan = Type.Object(
 /** A drill in a period: its rungs one after another, its copies, who leads and who watches. */
 export const Block = Type.Object(
 	{
-		id: Id,
+		id: PartId,
 		drill: Type.Optional(Type.Object({ id: Id, revision: Type.Integer({ minimum: 1 }) }, closed)),
-		/** At least one step; their minutes are weights where a block is stretched or a slot is short. */
-		climb: Type.Array(ClimbStep),
+		climb: Climb,
 		minutes: Minutes,
-		copies: Type.Array(Copy),
+		copies: Type.Array(Copy, { maxItems: MOST.copies }),
 		lead: Type.Optional(Id),
 		eyes: Type.Optional(Id),
 		voice: Type.Optional(Type.Enum(['coach', 'players'])),
@@ -65,10 +95,10 @@ export const Block = Type.Object(
 /** Blocks one after another on the same zones. In a station period a lane is a station. */
 export const Lane = Type.Object(
 	{
-		id: Id,
-		zoneIds: Type.Array(Id),
+		id: PartId,
+		zoneIds: Type.Array(Id, { maxItems: MOST.copies }),
 		unit: Type.Optional(Id),
-		blocks: Type.Array(Block)
+		blocks: Type.Array(Block, { maxItems: MOST.blocks })
 	},
 	closed
 );
@@ -76,21 +106,21 @@ export const Lane = Type.Object(
 /** Players who go through a period together, told apart by a bib. */
 export const Group = Type.Object(
 	{
-		id: Id,
+		id: PartId,
 		bib: Type.Integer({ minimum: 0, maximum: 7 }),
-		players: Type.Array(Id),
+		players: Players,
 		leader: Type.Optional(Id)
 	},
 	closed
 );
 
 /** Who is where in one slot of a station period: group ids by lane id; the others rest. */
-export const Slot = Type.Record(Type.String(), Type.Array(Id));
+export const Slot = byKey(PartId, Type.Array(PartId, { maxItems: MOST.groups }));
 
 /** A stretch of the practice in which everyone does something side by side. */
 export const Period = Type.Object(
 	{
-		id: Id,
+		id: PartId,
 		name: Name,
 		kind: PeriodKind,
 		rank: Rank,
@@ -99,14 +129,16 @@ export const Period = Type.Object(
 		max: Minutes,
 		minutes: Minutes,
 		locked: Type.Optional(Type.Boolean()),
-		groups: Type.Optional(Type.Array(Group)),
-		slots: Type.Optional(Type.Array(Slot)),
+		groups: Type.Optional(Type.Array(Group, { maxItems: MOST.groups })),
+		slots: Type.Optional(Type.Array(Slot, { maxItems: MOST.slots })),
 		moveSeconds: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
 		adultsMove: Type.Optional(Type.Enum(['stay', 'travel'])),
-		lanes: Type.Array(Lane)
+		lanes: Type.Array(Lane, { maxItems: MOST.lanes })
 	},
 	closed
 );
+
+const Periods = Type.Array(Period, { maxItems: MOST.periods });
 
 /** A practice as one value: the document that is edited, evaluated, stored and printed. */
 export const Practice = Type.Object(
@@ -123,11 +155,11 @@ export const Practice = Type.Object(
 		place: Name,
 		/** The ground that it is planned on; the team's first where it is not said. */
 		groundId: Type.Optional(Id),
-		expected: Type.Array(Id),
-		/** Minutes after the start at which some of the expected come. */
-		late: Type.Optional(Type.Record(Type.String(), Minutes)),
-		adults: Type.Array(Id),
-		periods: Type.Array(Period)
+		expected: Players,
+		/** Minutes after the start at which some of the players and adults come. */
+		late: Type.Optional(byKey(Id, Minutes)),
+		adults: Adults,
+		periods: Periods
 	},
 	closed
 );
@@ -139,7 +171,7 @@ export const Template = Type.Object(
 		id: Id,
 		name: Name,
 		minutes: Minutes,
-		periods: Type.Array(Period)
+		periods: Periods
 	},
 	closed
 );

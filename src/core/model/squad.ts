@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id, Name } from './fields';
+import { byKey, closed, Id, Name } from './fields';
 import { Ages, BirthYear } from './team';
 
 /** The most players that a squad holds. */
@@ -15,7 +15,7 @@ export const SquadRow = Type.Object(
 		/** The best first. */
 		positions: Type.Array(Id),
 		/** 1 to 5 by skill area. */
-		ratings: Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 })),
+		ratings: byKey(Id, Type.Number({ minimum: 1, maximum: 5 })),
 		birthYear: Type.Optional(BirthYear),
 		leads: Type.Optional(Type.Boolean()),
 		usuallyLate: Type.Boolean()

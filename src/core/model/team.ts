@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Counts, Day, Id, Name, Point, Text } from './fields';
+import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text } from './fields';
 
 /** Something that a licensed practitioner keeps a player out of. */
 export const Restriction = Type.Object(
@@ -38,7 +38,7 @@ export const Player = Type.Object(
 		name: Name,
 		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
 		unit: Type.Optional(Id),
-		ratings: Type.Optional(Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 }))),
+		ratings: Type.Optional(byKey(Id, Type.Number({ minimum: 1, maximum: 5 }))),
 		/** Positions that the player may take in a game, the best first. */
 		positions: Type.Optional(Type.Array(Id)),
 		restrictions: Type.Optional(Type.Array(Restriction)),
@@ -96,6 +96,9 @@ export const Marking = Type.Union([
 	)
 ]);
 
+/** The most zones of a ground. */
+export const MOST_ZONES = 120;
+
 /** A ground drawn to scale: `length` runs along x, `width` along y. Metres. */
 export const Ground = Type.Object(
 	{
@@ -103,8 +106,8 @@ export const Ground = Type.Object(
 		name: Name,
 		length: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
 		width: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
-		markings: Type.Array(Marking),
-		zones: Type.Array(Zone),
+		markings: Type.Array(Marking, { maxItems: 500 }),
+		zones: Type.Array(Zone, { maxItems: MOST_ZONES }),
 		/** The direction in which its length runs, x upwards: degrees clockwise from north. */
 		bearing: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
 		place: Type.Optional(
@@ -125,7 +128,7 @@ export const Ground = Type.Object(
 /** What a team has of one thing: how many, how many of them are broken, and where they are kept. */
 export const KitItem = Type.Object(
 	{
-		item: Id,
+		item: Key,
 		count: Type.Number({ minimum: 0, maximum: 100_000 }),
 		broken: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
 		kept: Type.Optional(Name)
@@ -172,7 +175,7 @@ export const Team = Type.Object(
 		id: Id,
 		name: Name,
 		sport: Id,
-		ages: Type.Object({ from: Type.Integer(), to: Type.Integer() }, closed),
+		ages: Ages,
 		timeZone: Name,
 		skillAreas: Type.Array(
 			Type.Object(
@@ -189,8 +192,10 @@ export const Team = Type.Object(
 		/** The places of one team in a game; a position may come several times. */
 		positions: Type.Optional(Type.Array(Id)),
 		note: Type.Optional(Text),
+		/** The day that the team takes for today: a demo stands still on it. */
+		today: Type.Optional(Day),
 		/** The team's own words, by the word that stands in their place otherwise. */
-		words: Type.Optional(Type.Record(Type.String(), Name))
+		words: Type.Optional(byKey(Key, Name))
 	},
 	closed
 );

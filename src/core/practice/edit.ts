@@ -1,14 +1,13 @@
 import Type, { type Static } from 'typebox';
-import { ClimbStep } from '../drill';
-import { Clock, closed, Day, Id, Minutes, Name, Text } from '../model/fields';
-import { Block, Copy, GamePlan, Group, Lane, Period, PeriodKind, Slot } from '../model/practice';
+import { byKey, Clock, closed, Day, Id, Minutes, Name, PartId, Text } from '../model/fields';
+import { Block, Climb, GamePlan, Lane, Period, PeriodKind, Practice } from '../model/practice';
 import { Rank } from '../clock';
 
 /** Null takes an optional field away. */
 const orNone = <Schema extends Type.TSchema>(schema: Schema) =>
 	Type.Optional(Type.Union([schema, Type.Null()]));
 
-const IdOrFirst = Type.Union([Id, Type.Null()]);
+const IdOrFirst = Type.Union([PartId, Type.Null()]);
 
 const SetPractice = Type.Object(
 	{
@@ -19,9 +18,9 @@ const SetPractice = Type.Object(
 				start: Type.Optional(Clock),
 				minutes: Type.Optional(Minutes),
 				place: Type.Optional(Name),
-				expected: Type.Optional(Type.Array(Id)),
-				late: orNone(Type.Record(Type.String(), Minutes)),
-				adults: Type.Optional(Type.Array(Id))
+				expected: Type.Optional(Practice.properties.expected),
+				late: orNone(byKey(Id, Minutes)),
+				adults: Type.Optional(Practice.properties.adults)
 			},
 			closed
 		)
@@ -35,17 +34,17 @@ const AddPeriod = Type.Object(
 	closed
 );
 
-const RemovePeriod = Type.Object({ type: Type.Literal('remove-period'), period: Id }, closed);
+const RemovePeriod = Type.Object({ type: Type.Literal('remove-period'), period: PartId }, closed);
 
 const MovePeriod = Type.Object(
-	{ type: Type.Literal('move-period'), period: Id, after: IdOrFirst },
+	{ type: Type.Literal('move-period'), period: PartId, after: IdOrFirst },
 	closed
 );
 
 const SetPeriod = Type.Object(
 	{
 		type: Type.Literal('set-period'),
-		period: Id,
+		period: PartId,
 		set: Type.Object(
 			{
 				name: Type.Optional(Name),
@@ -68,8 +67,8 @@ const SetPeriod = Type.Object(
 const SetMinutes = Type.Object(
 	{
 		type: Type.Literal('set-minutes'),
-		periods: Type.Record(Type.String(), Minutes),
-		blocks: Type.Record(Type.String(), Minutes)
+		periods: byKey(PartId, Minutes),
+		blocks: byKey(PartId, Minutes)
 	},
 	closed
 );
@@ -78,11 +77,11 @@ const SetMinutes = Type.Object(
 const ArrangePeriod = Type.Object(
 	{
 		type: Type.Literal('arrange-period'),
-		period: Id,
+		period: PartId,
 		kind: PeriodKind,
-		lanes: Type.Array(Lane),
-		groups: Type.Union([Type.Array(Group), Type.Null()]),
-		slots: Type.Union([Type.Array(Slot), Type.Null()]),
+		lanes: Period.properties.lanes,
+		groups: Type.Union([Period.properties.groups, Type.Null()]),
+		slots: Type.Union([Period.properties.slots, Type.Null()]),
 		moveSeconds: Type.Union([Type.Integer({ minimum: 0, maximum: 600 }), Type.Null()])
 	},
 	closed
@@ -92,9 +91,9 @@ const ArrangePeriod = Type.Object(
 const PlaceLane = Type.Object(
 	{
 		type: Type.Literal('place-lane'),
-		lane: Id,
-		zoneIds: Type.Array(Id),
-		copies: Type.Record(Type.String(), Id)
+		lane: PartId,
+		zoneIds: Lane.properties.zoneIds,
+		copies: byKey(PartId, Id)
 	},
 	closed
 );
@@ -102,12 +101,12 @@ const PlaceLane = Type.Object(
 const SetBlock = Type.Object(
 	{
 		type: Type.Literal('set-block'),
-		block: Id,
+		block: PartId,
 		set: Type.Object(
 			{
 				drill: orNone(Block.properties.drill),
-				climb: Type.Optional(Type.Array(ClimbStep)),
-				copies: Type.Optional(Type.Array(Copy)),
+				climb: Type.Optional(Climb),
+				copies: Type.Optional(Block.properties.copies),
 				stopShare: Type.Optional(Type.Number({ minimum: 0, maximum: 0.9 })),
 				lead: orNone(Id),
 				eyes: orNone(Id),
@@ -136,7 +135,7 @@ const SimpleEdit = Type.Union([
 
 /** Several edits that are one step for the coach: all apply, or none. */
 const All = Type.Object(
-	{ type: Type.Literal('all'), edits: Type.Array(SimpleEdit, { minItems: 1 }) },
+	{ type: Type.Literal('all'), edits: Type.Array(SimpleEdit, { minItems: 1, maxItems: 300 }) },
 	closed
 );
 

@@ -36,6 +36,7 @@ export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
+export { peopleIn, periodsFault, practiceFault, type Named, type Nonsense } from './sense';
 export { chosenSize, isDoneTogether, sizeHere, sizeLane, type Sizing } from './sizeHere';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';

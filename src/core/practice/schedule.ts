@@ -155,11 +155,12 @@ function* plainRuns(
 	}
 }
 
-/** The second at which a player comes. */
-export const arrivesAt = ({ late }: Practice, player: string): number => (late?.[player] ?? 0) * 60;
+/** The second at which a player or an adult comes. */
+export const arrivesAt = ({ late }: Pick<Practice, 'late'>, person: string): number =>
+	(late?.[person] ?? 0) * 60;
 
 /**
- * Every run of a practice in order of its start, players who are not expected left out. Who comes late
+ * Every run of a practice in order of its start, who is not expected left out. Who comes late
  * joins the first run that begins after.
  */
 export function planRuns(
@@ -174,14 +175,14 @@ export function planRuns(
 		for (const lane of window.period.lanes) {
 			const station = isStation(window.period, lane);
 			const planned = (station ? stationRuns : plainRuns)(window, lane, context);
-			for (const run of planned)
+			for (const run of planned) {
+				const hasCome = (id: string) => run.fromSecond >= arrivesAt(practice, id);
 				runs.push({
 					...run,
-					players: run.players.filter(
-						(id) => here.has(id) && run.fromSecond >= arrivesAt(practice, id)
-					),
-					adults: run.adults.filter((id) => present.has(id))
+					players: run.players.filter((id) => here.has(id) && hasCome(id)),
+					adults: run.adults.filter((id) => present.has(id) && hasCome(id))
 				});
+			}
 		}
 	return runs.sort((a, b) => a.fromSecond - b.fromSecond);
 }

@@ -1,11 +1,11 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id } from '../model/fields';
+import { closed, Key } from '../model/fields';
 
 /** What `lineup` takes: who may play where (best first), and the places of one team. */
 export const LineupInput = Type.Object(
 	{
-		players: Type.Array(Type.Object({ id: Id, positions: Type.Array(Id) }, closed)),
-		positions: Type.Array(Id),
+		players: Type.Array(Type.Object({ id: Key, positions: Type.Array(Key) }, closed)),
+		positions: Type.Array(Key),
 		teams: Type.Optional(Type.Number()),
 		fillers: Type.Optional(Type.Number()),
 		shifts: Type.Number(),
@@ -23,8 +23,8 @@ export const LineupOutput = Type.Object(
 			Type.Object(
 				{
 					/** By `team:index`: the player, or `filler`. */
-					at: Type.Record(Type.String(), Id),
-					sit: Type.Array(Id)
+					at: Type.Record(Type.String(), Key),
+					sit: Type.Array(Key)
 				},
 				closed
 			)

@@ -1,10 +1,10 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id } from '../model/fields';
+import { closed, Key } from '../model/fields';
 
 /** A station as rotation sees one: where it is (metres), how hard it is, how many groups it holds. */
 export const RotateStation = Type.Object(
 	{
-		id: Id,
+		id: Key,
 		x: Type.Optional(Type.Number()),
 		y: Type.Optional(Type.Number()),
 		effort: Type.Optional(Type.Number()),
@@ -17,7 +17,7 @@ export const RotateStation = Type.Object(
 /** What `rotate` takes. */
 export const RotateInput = Type.Object(
 	{
-		groups: Type.Array(Id),
+		groups: Type.Array(Key),
 		stations: Type.Array(RotateStation),
 		slots: Type.Optional(Type.Number()),
 		rules: Type.Optional(
@@ -38,7 +38,7 @@ export const RotateInput = Type.Object(
 export const RotateOutput = Type.Object(
 	{
 		/** By slot: the groups at each station, and those who rest under `rest`. */
-		slots: Type.Array(Type.Record(Type.String(), Type.Array(Id))),
+		slots: Type.Array(Type.Record(Type.String(), Type.Array(Key))),
 		/** Metres from station to station: the longest way of any group, and all ways of all groups. */
 		walk: Type.Object({ longestLeg: Type.Number(), total: Type.Number() }, closed),
 		/** How often a group goes from a hard station to a hard one in the next slot. */

@@ -1,6 +1,64 @@
 import type { Attendance } from '../model/attendance';
 import type { Practice } from '../model/practice';
 
+/** How somebody comes to a practice, or came. */
+export type Coming = Pick<Attendance, 'state' | 'minutes' | 'reason'>;
+
+/** Those of a practice who come, and when. */
+type Planned = Pick<Practice, 'expected' | 'adults' | 'late'>;
+
+/**
+ * How everyone of `people` comes to a practice; nobody is left out. Of one that is to come its plan says
+ * it, and rows only why; of one that was held the rows say it, and its plan of whom there is no row. Who
+ * was not planned with has `absent`.
+ */
+export function comingTo(
+	people: readonly string[],
+	{ practice, isHeld }: { practice: Planned; isHeld: boolean },
+	rows: ReadonlyMap<string, Attendance>
+): Map<string, Coming> {
+	const planned = new Set([...practice.expected, ...practice.adults]);
+	return new Map(
+		people.map((id): [string, Coming] => {
+			const row = rows.get(id);
+			if (isHeld && row) return [id, without(row)];
+			const reason = row?.reason !== undefined && { reason: row.reason };
+			if (!planned.has(id)) return [id, { state: 'absent', ...reason }];
+			const minutes = practice.late?.[id];
+			return [
+				id,
+				minutes === undefined ? { state: 'here' } : { state: 'late', minutes, ...reason }
+			];
+		})
+	);
+}
+
+const without = ({ practice: _practice, person: _person, ...coming }: Attendance): Coming => coming;
+
+/** A practice with those who come, and when, as it is said of everyone; others are left as they are. */
+export function withComing<Of extends Planned>(
+	practice: Of,
+	coming: ReadonlyMap<string, Coming>,
+	adults: ReadonlySet<string>
+): Of {
+	const comes = (id: string) => (coming.get(id)?.state ?? 'here') !== 'absent';
+	const others = [...coming.keys()].filter(comes);
+	const join = (planned: readonly string[], isOne: (id: string) => boolean) => [
+		...planned.filter(comes),
+		...others.filter((id) => isOne(id) && !planned.includes(id))
+	];
+	const late = Object.entries(practice.late ?? {}).filter(([id]) => !coming.has(id));
+	for (const [id, { state, minutes }] of coming)
+		if (state === 'late' && minutes !== undefined) late.push([id, minutes]);
+	const { late: _before, ...rest } = practice;
+	return {
+		...(rest as Of),
+		expected: join(practice.expected, (id) => !adults.has(id)),
+		adults: join(practice.adults, (id) => adults.has(id)),
+		...(late.length > 0 && { late: Object.fromEntries(late) })
+	};
+}
+
 /** How somebody has come to the practices that were held. */
 export interface Habit {
 	/** Practices that they were to come to. */

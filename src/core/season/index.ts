@@ -1,4 +1,6 @@
-export { habitsOf, type Habit } from './attendance';
+export { comingTo, habitsOf, withComing, type Coming, type Habit } from './attendance';
 export { ledgerRows, type LedgerRow } from './ledger';
 export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
+export { nextFreeDay, usualOn, type PracticeFacts } from './usual';
+export { weekOf } from './week';
 export { orderByCliques, togetherOf, type Together } from './together';

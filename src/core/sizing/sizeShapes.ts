@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from '../model/drill';
-import { closed, Id } from '../model/fields';
+import { closed, Key } from '../model/fields';
 
 /** Counts by item, their range not yet checked. */
 const Counts = Type.Record(Type.String(), Type.Number());
@@ -13,7 +13,7 @@ export const SizeLimits = Type.Object(
 			Type.Array(
 				Type.Object(
 					{
-						id: Id,
+						id: Key,
 						length: Type.Number(),
 						width: Type.Number(),
 						fixtures: Type.Optional(Counts)
@@ -32,7 +32,7 @@ export const SizeLimits = Type.Object(
 export const SizeInput = Type.Object(
 	{
 		drill: Drill,
-		rung: Type.Optional(Id),
+		rung: Type.Optional(Key),
 		players: Type.Number(),
 		minutes: Type.Number(),
 		limits: Type.Optional(SizeLimits),

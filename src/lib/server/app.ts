@@ -1,5 +1,13 @@
 import { readConfig, type Config } from './config';
-import { openDatabase, StartRefusal, type Db, type OpenDatabase } from './database';
+import {
+	isDailyDue,
+	openDatabase,
+	restoreBackup,
+	StartRefusal,
+	storageTrouble,
+	type Db,
+	type OpenDatabase
+} from './database';
 import { seedDemo } from './usecases/seedDemo';
 
 /** The running application: one database, opened before the first request. */
@@ -9,11 +17,17 @@ interface App {
 }
 
 // On the global object, so that a module that is loaded anew while developing finds the open one.
-const holder = globalThis as { fieldplan?: Promise<App> };
+const holder = globalThis as { fieldplan?: Promise<App>; fieldplanBackups?: NodeJS.Timeout };
+
+/** How often it is looked whether the daily copy is due, the first time soon after the start. */
+const LOOK_AFTER_MILLISECONDS = 60_000;
+const LOOK_EVERY_MILLISECONDS = 60 * 60 * 1000;
 
 async function open(config: Config): Promise<App> {
 	const database = await openDatabase(config.dataDirectory);
-	await seedDemo(database.db, config.today);
+	await seedDemo(database.db, { today: config.today });
+	// The demo is much at once: the disk is to keep it before the first visitor sees it.
+	await database.keepHouse();
 	return { config, database };
 }
 
@@ -29,16 +43,59 @@ export async function openApp(): Promise<App> {
 	}
 }
 
+async function backUpDaily(): Promise<void> {
+	const { database } = await openApp();
+	if (!isDailyDue(database.root) || storageTrouble(database.root)) return;
+	await database
+		.backUp('daily')
+		.catch((error: Error) => console.error(`The daily copy was not made: ${error.message}`));
+}
+
+/** Makes the daily copy by itself from now on, while the application runs. */
+export function startBackups(): void {
+	const look = (milliseconds: number) => {
+		holder.fieldplanBackups = setTimeout(async () => {
+			await backUpDaily();
+			look(LOOK_EVERY_MILLISECONDS);
+		}, milliseconds);
+		holder.fieldplanBackups.unref();
+	};
+	look(LOOK_AFTER_MILLISECONDS);
+}
+
 /** Closes the database cleanly and lets go of the data directory. */
 export async function closeApp(): Promise<void> {
+	clearTimeout(holder.fieldplanBackups);
 	const app = await holder.fieldplan;
 	delete holder.fieldplan;
 	await app?.database.close();
 }
 
+/**
+ * Goes back to a copy while the application runs: what is there is copied first. Requests wait meanwhile.
+ * Throws `StartRefusal` where the copy is not there or cannot be read; all is as it was then.
+ */
+export async function restoreApp(name: string): Promise<void> {
+	const { config, database } = await openApp();
+	await database.backUp('restore');
+	let refusal: unknown = null;
+	holder.fieldplan = (async () => {
+		await database.close();
+		await restoreBackup(database.root, name).catch((error) => (refusal = error));
+		return open(config);
+	})();
+	await holder.fieldplan;
+	if (refusal) throw refusal;
+}
+
 /** The database of the running application. */
 export async function useDb(): Promise<Db> {
 	return (await openApp()).database.db;
+}
+
+/** The open database with its folder, copies and housekeeping. */
+export async function useDatabase(): Promise<OpenDatabase> {
+	return (await openApp()).database;
 }
 
 /** The configuration of the running application. */

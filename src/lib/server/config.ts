@@ -3,12 +3,9 @@ export interface Config {
 	dataDirectory: string;
 	/** Hosts, with port, under which the application may be asked for. */
 	allowedHosts: ReadonlySet<string>;
-	/** The day that the application takes for today; the demo stands still on it. */
-	today: string;
+	/** The day that the application takes for today; undefined for the calendar's, and the demo's own. */
+	today: string | undefined;
 }
-
-/** The demo's Tuesday of week 6. */
-const DEMO_TODAY = '2027-04-06';
 
 /** Reads the configuration from environment variables. */
 export function readConfig(env: Record<string, string | undefined>): Config {
@@ -19,6 +16,6 @@ export function readConfig(env: Record<string, string | undefined>): Config {
 		allowedHosts: new Set(
 			[`localhost:${port}`, `127.0.0.1:${port}`, `[::1]:${port}`, ...more].filter(Boolean)
 		),
-		today: env.FIELDPLAN_TODAY || DEMO_TODAY
+		today: env.FIELDPLAN_TODAY || undefined
 	};
 }

@@ -6,14 +6,21 @@ import { refusalOf } from './doors';
 const { allowedHosts } = readConfig({ PORT: '4170', FIELDPLAN_HOSTS: 'plan.example:80' });
 const EDITS = '/[team]/practices/[practice]/edits';
 
-function refusal(routeId: string | null, method: string, headers: Record<string, string>) {
+function refusal(
+	routeId: string | null,
+	method: string,
+	headers: Record<string, string>,
+	{ params = {}, search = '' }: { params?: Record<string, string>; search?: string } = {}
+) {
 	const request = new Request('http://localhost:4170/', { method });
 	const own = { host: 'localhost:4170', origin: 'http://localhost:4170', ...headers };
 	const withHeaders = new Proxy(request, {
 		get: (target, key) =>
 			key === 'headers' ? new Map(Object.entries(own)) : Reflect.get(target, key)
 	});
-	return refusalOf({ request: withHeaders, routeId }, allowedHosts)?.status ?? 'let in';
+	return (
+		refusalOf({ request: withHeaders, routeId, params, search }, allowedHosts)?.status ?? 'let in'
+	);
 }
 
 describe('the doors', () => {
@@ -51,6 +58,18 @@ describe('the doors', () => {
 		expect(refusal(EDITS, 'POST', { 'content-length': '500001' })).toBe(413);
 		expect(refusal('/health', 'POST', { 'content-length': '1' })).toBe(413);
 		expect(refusal(EDITS, 'POST', { 'transfer-encoding': 'chunked' })).toBe(413);
+	});
+
+	test('find nothing where an address holds no id, or names no action', () => {
+		const at = (team: string) => refusal('/[team]/squad', 'GET', {}, { params: { team } });
+		expect(at('saltmarsh')).toBe('let in');
+		for (const team of ['a\0b', '__proto__', 'constructor', 'a/b', 'a.b', 'ä', ''])
+			expect(at(team)).toBe(404);
+		const act = (search: string) => refusal('/[team]/squad', 'POST', {}, { search });
+		expect(act('?/save')).toBe('let in');
+		expect(act('')).toBe('let in');
+		for (const name of ['constructor', '__proto__', 'toString', 'a%00', ''])
+			expect(act(`?/${name}`)).toBe(404);
 	});
 
 	test('leave what is no route to the page that says so', () => {

@@ -26,8 +26,16 @@ export class BoardView {
 	pivot: Pivot = $state('zone');
 	/** What the left column shows: the shelf stays while drills are put on the tape one after another. */
 	panel: 'shelf' | 'period' = $state('shelf');
-	dialog: 'stations' | 'groups' | 'rotation' | 'lineup' | 'people' | 'keys' | 'borrow' | null =
-		$state(null);
+	dialog:
+		| 'stations'
+		| 'groups'
+		| 'rotation'
+		| 'lineup'
+		| 'people'
+		| 'practice'
+		| 'keys'
+		| 'borrow'
+		| null = $state(null);
 	/** A drill of the shelf that is held over the board, and where in the window. */
 	held: Held | null = $state(null);
 	/** A word that is said to screen readers. */

@@ -12,36 +12,47 @@ import {
 	type Evaluation
 } from '$core/practice';
 import { findsTheSame, outdated, overwriting, type Conflict, type Unsent } from './conflicts';
-import type { EditorKeepers, Step } from './keeper';
-import { sendEdits, type ServerState } from './saver';
+import { History, type KeptSteps, type Step } from './history.svelte';
+import { keepIn, type Keeper } from './keeper';
+import { Outbox, type Aside } from './outbox.svelte';
+import type { ServerState } from './saver';
+import { browserUnsent, type UnsentKeeper } from './unsentKeeper';
 
-/** What is going on between this page and the server. */
-export type SaveState = 'saved' | 'saving' | 'away' | 'refused';
+/** What an editor keeps: edits that the server has not answered, and the steps of this session. */
+export interface EditorKeepers {
+	unsent: UnsentKeeper;
+	steps: Keeper<KeptSteps>;
+}
 
-const SEND_AFTER_MILLISECONDS = 200;
-const TRY_AGAIN_AFTER_MILLISECONDS = 2000;
+/** Keepers for one practice: unsent edits outlive the browser, steps live as long as the tab. */
+export function browserKeepers(practice: string): EditorKeepers {
+	return {
+		unsent: browserUnsent(practice, () => localStorage),
+		steps: keepIn(() => sessionStorage, `steps ${practice}`)
+	};
+}
 
-/** Steps that are kept for undo: more than a session of planning makes. */
-const MOST_STEPS = 500;
+/** An edit that the server does not take, in words. */
+export interface RefusedEdit {
+	words: string;
+	why: string;
+	aside: Aside;
+}
 
-/** One practice while it is edited: its value, what follows from it, undo, and saving by itself. */
+/** One practice while it is edited: its value and what follows from it, undo, and saving by itself. */
 export class PracticeEditor {
 	readonly context: Context;
 	/** Puts the team's own words into a text of the application. */
 	readonly w: Wording;
 	practice: Practice = $state.raw() as Practice;
-	saveState: SaveState = $state('saved');
-	/** What went wrong last, in words; empty when all is well. */
+	/** What went wrong last on this page, in words; empty when all is well. */
 	trouble = $state('');
 	/** What others changed differently and the coach has not decided yet. */
 	conflicts: Conflict[] = $state.raw([]);
-	#undo: Step[] = $state.raw([]);
-	#redo: Step[] = $state.raw([]);
-	/** Edits that the server has not confirmed, in order. */
-	#unsent: Unsent[] = [];
-	#revision: number;
-	#sending = false;
-	#timer: ReturnType<typeof setTimeout> | undefined;
+	readonly outbox: Outbox;
+	readonly #history: History;
+	/** The practice as the server confirmed it last. */
+	#confirmed: Practice;
 	#last: Evaluation | undefined;
 
 	evaluation: Evaluation = $derived.by(() => {
@@ -49,31 +60,65 @@ export class PracticeEditor {
 		return this.#last;
 	});
 	findings: Finding[] = $derived(check(this.evaluation));
-	undoWords = $derived(this.#undo.at(-1)?.words ?? '');
-	redoWords = $derived(this.#redo.at(-1)?.words ?? '');
+	undoWords = $derived.by(() => this.#history.undoWords);
+	redoWords = $derived.by(() => this.#history.redoWords);
+	/** Edits that the server does not take, to be tried again or given up. */
+	refused: RefusedEdit[] = $derived.by(() =>
+		this.outbox.aside.map((aside) => ({
+			words: this.#wordsOf(aside.unsent.edit),
+			why: aside.why,
+			aside
+		}))
+	);
+	/** What is not as it should be with keeping: in words, empty when all is well. */
+	keeping = $derived.by(() => {
+		if (!this.outbox.isKept)
+			return 'This browser has no room to keep unsaved changes. Do not close the page before they are saved.';
+		const { kept } = this.#history;
+		return kept === null
+			? ''
+			: `This browser has little room: after a reload, undo goes back ${kept} steps.`;
+	});
 
-	constructor(
-		private readonly url: string,
-		state: ServerState,
-		context: Context,
-		private readonly keepers: EditorKeepers | null
-	) {
+	constructor(url: string, state: ServerState, context: Context, keepers: EditorKeepers | null) {
 		this.context = context;
 		this.w = wordingOf(context.team.words);
 		this.practice = state.practice;
-		this.#revision = state.revision;
+		this.#confirmed = state.practice;
+		this.#history = new History(keepers?.steps ?? null);
+		this.outbox = new Outbox(url, state.revision, keepers?.unsent ?? null, {
+			onstate: (newest, of) => this.#confirm(newest, of),
+			onaside: ({ unsent }) => this.#without(unsent)
+		});
 	}
 
-	/** Goes on where an earlier page stopped: its steps, and the edits that it could not send. */
-	resume(): void {
-		const steps = this.keepers?.steps.read();
-		this.#undo = steps?.undo ?? [];
-		this.#redo = steps?.redo ?? [];
-		const unsent = this.keepers?.unsent.read() ?? [];
-		if (unsent.length === 0) return;
-		this.#unsent = this.#replay(unsent, this.practice);
-		this.#keepUnsent();
-		this.#sendSoon();
+	/** What is going on between this page and the server. */
+	get saveState() {
+		return this.outbox.state;
+	}
+
+	/**
+	 * Goes on where an earlier page stopped: its steps, and the edits that it could not send. They are
+	 * shown at once; which of them the server has already is asked before any is sent.
+	 */
+	async resume(): Promise<void> {
+		this.#history.resume();
+		const { found, unreadable } = await this.outbox.takeLeft();
+		if (unreadable > 0)
+			this.trouble = `${unreadable === 1 ? '1 unsaved change' : `${unreadable} unsaved changes`} of an older version cannot be read any more.`;
+		if (found === 0) return;
+		this.practice = replayed(this.practice, this.outbox.queue);
+		this.outbox.sendSoon();
+	}
+
+	/** The page is left: nothing is sent any more. */
+	dispose(): void {
+		this.outbox.dispose();
+	}
+
+	/** Sends what is unsent now. */
+	send(): Promise<void> {
+		return this.outbox.send();
 	}
 
 	/** Decides a conflict: the outcome that was chosen becomes a step of its own, if it does not hold yet. */
@@ -83,29 +128,36 @@ export class PracticeEditor {
 		return edit && this.apply(edit);
 	}
 
+	/** Makes an edit again that the server did not take. Gives why it does not apply, or null. */
+	retry({ aside }: RefusedEdit): EditFailure | null {
+		const failure = this.apply(aside.unsent.edit);
+		if (!failure) this.outbox.takeOut(aside);
+		return failure;
+	}
+
+	/** Gives an edit up that the server did not take. */
+	giveUp({ aside }: RefusedEdit): void {
+		this.outbox.takeOut(aside);
+	}
+
+	#wordsOf = (edit: Edit) => describeEdit(edit, { practice: this.practice, context: this.context });
+
 	/** Applies an edit, makes it one step of undo and saves it. Gives why it does not apply, or null. */
 	apply(edit: Edit): EditFailure | null {
-		const words = describeEdit(edit, { practice: this.practice, context: this.context });
-		const step = this.#commit(edit, words);
+		const step = this.#commit(edit, this.#wordsOf(edit));
 		if (!step.ok) return step.failure;
-		this.#setSteps([...this.#undo, step.value], []);
+		this.#history.add(step.value);
 		return null;
 	}
 
 	/** Takes the last step back on the practice as it stands. */
 	undo(): void {
-		const step = this.#undo.at(-1);
-		if (!step) return;
-		const again = this.#stepBack(step);
-		this.#setSteps(this.#undo.slice(0, -1), again ? [...this.#redo, again] : this.#redo);
+		this.#history.back((step) => this.#stepBack(step));
 	}
 
 	/** Does the step again that was taken back last. */
 	redo(): void {
-		const step = this.#redo.at(-1);
-		if (!step) return;
-		const back = this.#stepBack(step);
-		this.#setSteps(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
+		this.#history.forth((step) => this.#stepBack(step));
 	}
 
 	/** Applies a step and gives the one that takes it back; null, with the reason said, where it would undo others' work. */
@@ -119,12 +171,6 @@ export class PracticeEditor {
 		return null;
 	}
 
-	#setSteps(undo: Step[], redo: Step[]): void {
-		this.#undo = undo.slice(-MOST_STEPS);
-		this.#redo = redo;
-		this.keepers?.steps.write({ undo: this.#undo, redo: this.#redo });
-	}
-
 	/** Applies an edit, sends it soon and gives the step that takes it back. */
 	#commit(edit: Edit, words: string): Result<Step, EditFailure> {
 		const applied = applyEdit(this.practice, edit);
@@ -135,9 +181,7 @@ export class PracticeEditor {
 		const id = nanoid();
 		this.practice = practice;
 		this.trouble = '';
-		this.#unsent = [...this.#unsent, { id, edit, inverse }];
-		this.#keepUnsent();
-		this.#sendSoon();
+		this.outbox.push({ id, edit, inverse });
 		return ok({ of: id, edit: inverse, words, expects: back.value.inverse });
 	}
 
@@ -161,78 +205,57 @@ export class PracticeEditor {
 			if (conflict) conflicts.push(conflict);
 			this.practice = practice;
 			kept.push({ ...unsent, inverse });
-			if (conflict) this.#takesBack(unsent.id, inverse);
+			// From now on taking it back brings what others had put there, not what it first found.
+			if (conflict) this.#history.renew(unsent.id, (step) => ({ ...step, edit: inverse }));
 		}
 		if (conflicts.length > 0) this.conflicts = [...this.conflicts, ...conflicts];
 		return kept;
 	}
 
-	/** From now on taking back the edit `of` brings what others had put there, not what it first found. */
-	#takesBack(of: string, inverse: Edit): void {
-		const renew = (steps: Step[]) =>
-			steps.map((step) => (step.of === of ? { ...step, edit: inverse } : step));
-		this.#setSteps(renew(this.#undo), renew(this.#redo));
-	}
-
-	#keepUnsent(): void {
-		this.keepers?.unsent.write(this.#unsent.length > 0 ? this.#unsent : undefined);
-	}
-
-	#sendSoon(milliseconds = SEND_AFTER_MILLISECONDS): void {
-		if (this.saveState !== 'away') this.saveState = 'saving';
-		clearTimeout(this.#timer);
-		this.#timer = setTimeout(() => this.send(), milliseconds);
-	}
-
-	/** Sends what is unsent now. Edits made meanwhile are sent after the answer. */
-	async send(): Promise<void> {
-		if (this.#sending || this.#unsent.length === 0) return;
-		this.#sending = true;
-		const edits = this.#unsent;
-		const sent = await sendEdits(
-			this.url,
-			this.#revision,
-			edits.map(({ id, edit }) => ({ id, edit }))
-		);
-		this.#sending = false;
-		switch (sent.kind) {
-			case 'saved':
-				this.#confirm(
-					sent.state,
-					edits.map(({ id }) => id)
-				);
-				break;
-			case 'stale':
-				this.#confirm(sent.state, sent.known);
-				if (this.conflicts.length === 0)
-					this.trouble = this.w('Somebody else changed this practice too. Both changes are kept.');
-				break;
-			case 'away':
-				this.saveState = 'away';
-				this.#sendSoon(TRY_AGAIN_AFTER_MILLISECONDS);
-				break;
-			case 'refused':
-				// Kept on this page, not sent again: the coach sees it and can take it back.
-				this.saveState = 'refused';
-				this.trouble = `The last change was not saved: ${sent.message}`;
-				this.#unsent = [];
-				this.#keepUnsent();
+	/** The practice without an edit that the server did not take; what rests on it is set aside too. */
+	#without(unsent: Unsent): void {
+		this.#history.renew(unsent.id, () => null);
+		let practice = this.#confirmed;
+		const kept: Unsent[] = [];
+		const lost: Unsent[] = [];
+		for (const each of this.outbox.queue) {
+			const applied = applyEdit(practice, each.edit);
+			if (!applied.ok) {
+				lost.push(each);
+				continue;
+			}
+			practice = applied.value.practice;
+			kept.push({ ...each, inverse: applied.value.inverse });
 		}
+		this.practice = practice;
+		this.outbox.requeue(kept);
+		for (const each of lost) this.outbox.setAside(each, 'It rests on a change that was not saved.');
 	}
 
 	/** Takes over the server's state and puts what is still unsent on top. */
-	#confirm(state: ServerState, confirmed: readonly string[]): void {
-		const rest = this.#unsent.filter(({ id }) => !confirmed.includes(id));
-		this.#revision = state.revision;
+	#confirm(
+		{ practice }: ServerState,
+		{ isStale, own }: { isStale: boolean; own: readonly Unsent[] }
+	): void {
+		const rest = this.outbox.queue;
+		// A state that our own edits make, whose answer was lost, is nobody else's.
+		const isOthers = isStale && !sameValue(practice, replayed(this.#confirmed, own));
+		this.#confirmed = practice;
 		// The same value stays the same object: fields that are being typed in are left alone.
-		if (rest.length === 0 && sameValue(state.practice, this.practice)) this.#unsent = [];
-		else {
+		if (rest.length > 0 || !sameValue(practice, this.practice)) {
 			const mine = this.practice;
-			this.practice = state.practice;
-			this.#unsent = this.#replay(rest, mine);
+			this.practice = practice;
+			this.outbox.requeue(this.#replay(rest, mine));
 		}
-		this.#keepUnsent();
-		this.saveState = 'saved';
-		if (this.#unsent.length > 0) this.#sendSoon();
+		if (isOthers && this.conflicts.length === 0)
+			this.trouble = this.w('Somebody else changed this practice too. Both changes are kept.');
 	}
+}
+
+/** A practice with edits applied as far as they apply. */
+function replayed(practice: Practice, edits: readonly Unsent[]): Practice {
+	return edits.reduce((current, { edit }) => {
+		const applied = applyEdit(current, edit);
+		return applied.ok ? applied.value.practice : current;
+	}, practice);
 }

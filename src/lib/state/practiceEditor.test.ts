@@ -3,8 +3,9 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Practice } from '$core/model/practice';
 import { applyEdit, plainPeriod, setMinutes, type Edit, type SentEdit } from '$core/practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
-import type { EditorKeepers, Keeper } from './keeper';
-import { PracticeEditor } from './practiceEditor.svelte';
+import type { Keeper } from './keeper';
+import { PracticeEditor, type EditorKeepers } from './practiceEditor.svelte';
+import { readUnsent, type UnsentKeeper } from './unsentKeeper';
 
 const context = demoContext();
 
@@ -16,43 +17,105 @@ class FakeServer {
 	/** What happens to the next requests: answered, answered with the answer lost, or not reached. */
 	fate: 'answer' | 'lose' | 'away' = 'answer';
 
-	fetch = async (_url: string, { body }: { body: string }) => {
+	/** What the next requests are refused with, whatever they hold; null for nothing. */
+	refusal: { status: number; body: unknown } | null = null;
+	/** Edits whose id this holds are refused by name. */
+	poison = new Set<string>();
+
+	fetch = async (url: string, { method, body }: { method: string; body: string }) => {
 		if (this.fate === 'away') throw new TypeError('no network');
+		if (this.refusal)
+			return new Response(JSON.stringify(this.refusal.body), { status: this.refusal.status });
+		if (method === 'GET') {
+			const ids = new URL(url, 'http://server').searchParams.get('ids')?.split(',') ?? [];
+			const known = ids.filter((id) => this.log.some((sent) => sent.id === id));
+			return new Response(JSON.stringify({ ...this.state(), known }));
+		}
 		const { revision, edits } = JSON.parse(body) as { revision: number; edits: SentEdit[] };
 		const answer = this.take(revision, edits);
 		if (this.fate === 'lose') throw new TypeError('the answer was lost');
 		return new Response(JSON.stringify(answer.body), { status: answer.status });
 	};
 
+	private state() {
+		return { revision: this.revision, practice: this.practice };
+	}
+
 	private take(revision: number, edits: SentEdit[]) {
 		const known = edits.filter(({ id }) => this.log.some((sent) => sent.id === id));
 		const fresh = edits.filter((sent) => !known.includes(sent));
-		const state = () => ({ revision: this.revision, practice: this.practice });
-		if (fresh.length === 0) return { status: 200, body: state() };
+		if (fresh.length === 0) return { status: 200, body: this.state() };
+		const bad = fresh.find(({ edit }) => this.poison.has(JSON.stringify(edit)));
+		if (bad)
+			return { status: 400, body: { error: { path: '', message: 'is no good' }, edit: bad.id } };
 		if (revision !== this.revision)
-			return { status: 409, body: { ...state(), known: known.map(({ id }) => id) } };
+			return { status: 409, body: { ...this.state(), known: known.map(({ id }) => id) } };
 		let next = this.practice;
 		for (const { id, edit } of fresh) {
 			const applied = applyEdit(next, edit);
 			if (!applied.ok)
-				return { status: 400, body: { error: { path: `edits.${id}`, message: applied.failure } } };
+				return { status: 400, body: { error: { path: '', message: applied.failure }, edit: id } };
 			next = applied.value.practice;
 		}
 		this.practice = next;
 		this.log.push(...fresh);
 		this.revision += 1;
-		return { status: 200, body: state() };
+		return { status: 200, body: this.state() };
 	}
 }
 
-function inMemory<Value>(): Keeper<Value> {
+function inMemory<Value>(mostCharacters = Infinity): Keeper<Value> {
 	let kept: string | undefined;
 	return {
 		read: () => (kept === undefined ? undefined : JSON.parse(kept)),
-		write: (value) => (kept = value === undefined ? undefined : JSON.stringify(value))
+		write(value) {
+			const text = value === undefined ? undefined : JSON.stringify(value);
+			if ((text ?? '').length > mostCharacters) return false;
+			kept = text;
+			return true;
+		}
 	};
 }
-const memory = (): EditorKeepers => ({ unsent: inMemory(), steps: inMemory() });
+
+/** A browser's storage in memory that pages share; each page has a name of its own, and may be open or gone. */
+class Storage {
+	kept = new Map<string, string>();
+	open = new Set<string>();
+	steps = inMemory<never>();
+	#pages = 0;
+
+	page(): EditorKeepers {
+		const own = `page ${(this.#pages += 1)}`;
+		this.open.add(own);
+		const unsent: UnsentKeeper = {
+			write: (edits) => {
+				if (edits.length === 0) this.kept.delete(own);
+				else this.kept.set(own, JSON.stringify(edits));
+				return true;
+			},
+			left: async () => {
+				const gone = [...this.kept.keys()].filter((key) => !this.open.has(key));
+				const read = gone.map((key) => readUnsent(this.kept.get(key) ?? null));
+				return {
+					unsent: read.flatMap((each) => each.unsent),
+					unreadable: read.reduce((sum, each) => sum + each.unreadable, 0),
+					taken: () => gone.forEach((key) => this.kept.delete(key))
+				};
+			},
+			release: () => this.open.delete(own)
+		};
+		return { unsent, steps: this.steps };
+	}
+
+	/** All pages are gone, as after a reload or a crash. */
+	crash(): void {
+		this.open.clear();
+	}
+
+	get unsent(): { id: string }[] {
+		return [...this.kept.values()].flatMap((text) => JSON.parse(text));
+	}
+}
 
 let server: FakeServer;
 beforeEach(() => {
@@ -94,7 +157,7 @@ describe('PracticeEditor', () => {
 		editor.apply(minutes(100));
 		const before = editor.practice;
 		const { fetch: answer } = server;
-		vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
+		vi.stubGlobal('fetch', async (url: string, init: { method: string; body: string }) => {
 			const { revision, practice } = await (await answer(url, init)).json();
 			const turned = Object.fromEntries(Object.entries(practice).reverse());
 			return new Response(JSON.stringify({ revision, practice: turned }));
@@ -136,40 +199,41 @@ describe('PracticeEditor', () => {
 	});
 
 	test('goes on trying while the server is away, and keeps what is unsent', async () => {
-		const store = memory();
-		const editor = open(store);
+		const store = new Storage();
+		const editor = open(store.page());
 		server.fate = 'away';
 		editor.apply(minutes(100));
 		await vi.advanceTimersByTimeAsync(5000);
 		expect(editor.saveState).toBe('away');
-		expect(store.unsent.read()).toHaveLength(1);
+		expect(store.unsent).toHaveLength(1);
 		server.fate = 'answer';
 		await settle();
 		expect([editor.saveState, server.practice.minutes]).toEqual(['saved', 100]);
-		expect(store.unsent.read()).toBeUndefined();
+		expect(store.unsent).toEqual([]);
 	});
 
 	test('resumes on a new page what the old one could not send', async () => {
-		const store = memory();
+		const store = new Storage();
 		server.fate = 'away';
-		open(store).apply(minutes(100));
+		open(store.page()).apply(minutes(100));
 		server.fate = 'answer';
-		const next = open(store);
-		next.resume();
+		store.crash();
+		const next = open(store.page());
+		await next.resume();
 		expect(next.practice.minutes).toBe(100);
 		await settle();
 		expect(server.practice.minutes).toBe(100);
 	});
 
 	test('takes steps back on a new page that were made on the old one', async () => {
-		const store = memory();
-		const first = open(store);
+		const store = new Storage();
+		const first = open(store.page());
 		first.apply(water('w'));
 		first.apply(minutes(100));
 		first.undo();
 		await settle();
-		const next = open(store);
-		next.resume();
+		const next = open(store.page());
+		await next.resume();
 		expect([next.undoWords, next.redoWords]).toEqual([
 			'Add Water',
 			'Make the practice 100 minutes'
@@ -188,6 +252,173 @@ describe('PracticeEditor', () => {
 		await settle();
 		expect(server.practice.periods.filter(({ id }) => id === 'w')).toHaveLength(1);
 		expect(editor.practice).toEqual(server.practice);
+	});
+
+	test('knows its own edit again whose answer was lost before a reload', async () => {
+		const store = new Storage();
+		const first = open(store.page());
+		server.fate = 'lose';
+		first.apply(setMinutes(first.practice, 'squares', 14));
+		first.apply(water('w'));
+		await vi.advanceTimersByTimeAsync(1000);
+		first.dispose();
+		store.crash();
+		server.fate = 'answer';
+		const next = open(store.page());
+		await next.resume();
+		next.apply(minutes(95));
+		await settle();
+		expect([next.conflicts, next.trouble, next.saveState]).toEqual([[], '', 'saved']);
+		expect(server.log.map(({ edit }) => edit.type)).toEqual(['all', 'add-period', 'set-practice']);
+		expect(store.unsent).toEqual([]);
+	});
+
+	test('says nothing of somebody else where its own lost answer made the new state', async () => {
+		const editor = open();
+		server.fate = 'lose';
+		editor.apply(minutes(100));
+		await vi.advanceTimersByTimeAsync(300);
+		editor.apply(water('w'));
+		server.fate = 'answer';
+		await settle();
+		expect([editor.trouble, editor.conflicts]).toEqual(['', []]);
+		expect(server.log).toHaveLength(2);
+	});
+
+	test('leaves alone what another open tab has not sent, and takes it over once that is gone', async () => {
+		const store = new Storage();
+		server.fate = 'away';
+		const [mine, yours] = [open(store.page()), open(store.page())];
+		mine.apply(minutes(100));
+		yours.apply(water('w'));
+		expect(store.unsent).toHaveLength(2);
+		await mine.resume();
+		expect(mine.practice.periods.some(({ id }) => id === 'w')).toBe(false);
+		store.crash();
+		server.fate = 'answer';
+		const next = open(store.page());
+		await next.resume();
+		await settle();
+		expect(server.practice.minutes).toBe(100);
+		expect(server.practice.periods[0].id).toBe('w');
+	});
+
+	test('opens with what an older version has kept, and says what it could not read', async () => {
+		const store = new Storage();
+		store.kept.set('old', JSON.stringify([{ id: 'x', edit: { type: 'explode' }, inverse: {} }]));
+		store.kept.set('spoilt', '{"half');
+		store.steps.write({ undo: [{ words: 'no step' }], redo: 'none' } as never);
+		const editor = open(store.page());
+		await editor.resume();
+		expect(editor.trouble).toContain('2 unsaved changes');
+		expect(editor.undoWords).toBe('');
+		expect(editor.apply(minutes(100))).toBeNull();
+		await settle();
+		expect(server.practice.minutes).toBe(100);
+	});
+
+	test('sets only the edit aside that the server does not take, named, and sends the others', async () => {
+		const store = new Storage();
+		const editor = open(store.page());
+		server.poison.add(JSON.stringify(minutes(100)));
+		editor.apply(water('w'));
+		editor.apply(minutes(100));
+		editor.apply(setMinutes(editor.practice, 'squares', 14));
+		await settle();
+		expect(server.log.map(({ edit }) => edit.type)).toEqual(['add-period', 'all']);
+		expect(editor.practice).toEqual(server.practice);
+		const [refused] = editor.refused;
+		expect([refused.words, refused.why, editor.saveState]).toEqual([
+			'Make the practice 100 minutes',
+			'is no good',
+			'refused'
+		]);
+		expect(store.unsent).toHaveLength(1);
+		server.poison.clear();
+		expect(editor.retry(refused)).toBeNull();
+		await settle();
+		expect([server.practice.minutes, editor.refused, editor.saveState]).toEqual([100, [], 'saved']);
+	});
+
+	test('sets aside what rests on an edit that was not taken, and gives both up when asked to', async () => {
+		const editor = open();
+		server.poison.add(JSON.stringify(water('w')));
+		editor.apply(water('w'));
+		editor.apply({ type: 'set-period', period: 'w', set: { name: 'Drink' } });
+		await settle();
+		expect(editor.refused).toHaveLength(2);
+		for (const refused of editor.refused) editor.giveUp(refused);
+		expect([editor.refused, editor.practice]).toEqual([[], demoPractice()]);
+	});
+
+	test('keeps all and tries again when asked to where the page as such is refused', async () => {
+		for (const status of [401, 403, 404]) {
+			server = new FakeServer();
+			vi.stubGlobal('fetch', server.fetch);
+			const store = new Storage();
+			const editor = open(store.page());
+			server.refusal = { status, body: { error: { path: '', message: 'Not today.' } } };
+			editor.apply(minutes(100));
+			await settle();
+			expect([editor.saveState, editor.outbox.trouble]).toEqual(['refused', 'Not today.']);
+			expect([editor.practice.minutes, store.unsent.length]).toEqual([100, 1]);
+			server.refusal = null;
+			editor.outbox.tryAgain();
+			await settle();
+			expect([server.practice.minutes, editor.saveState]).toEqual([100, 'saved']);
+		}
+	});
+
+	test('sends many edits in portions, and finds the one that is too much where none is named', async () => {
+		const editor = open();
+		server.fate = 'away';
+		for (let k = 0; k < 620; k += 1) editor.apply(minutes(60 + (k % 40)));
+		const { fetch: answer } = server;
+		const sizes: number[] = [];
+		vi.stubGlobal('fetch', async (url: string, init: { method: string; body: string }) => {
+			const { edits } = JSON.parse(init.body) as { edits: SentEdit[] };
+			sizes.push(edits.length);
+			const isTooMuch = init.body.includes('too much');
+			return isTooMuch ? new Response('{}', { status: 413 }) : answer(url, init);
+		});
+		server.fate = 'answer';
+		editor.apply({ type: 'set-practice', set: { place: 'too much' } });
+		editor.apply(minutes(99));
+		for (let k = 0; k < 5; k += 1) await settle();
+		expect(Math.max(...sizes)).toBeLessThanOrEqual(100);
+		expect([server.log.length, server.practice.minutes]).toEqual([621, 99]);
+		expect(editor.refused).toHaveLength(1);
+	});
+
+	test('sends nothing any more once its page is gone, and leaves it to the next one', async () => {
+		const store = new Storage();
+		const editor = open(store.page());
+		server.fate = 'away';
+		editor.apply(minutes(100));
+		await vi.advanceTimersByTimeAsync(1000);
+		editor.dispose();
+		server.fate = 'answer';
+		await settle();
+		expect([server.log, store.unsent.length]).toEqual([[], 1]);
+	});
+
+	test('sends what was changed a moment before its page is left', async () => {
+		const store = new Storage();
+		const editor = open(store.page());
+		editor.apply(minutes(100));
+		editor.dispose();
+		await settle();
+		expect([server.practice.minutes, store.unsent]).toEqual([100, []]);
+	});
+
+	test('keeps the newest steps where the browser has little room, and says so', async () => {
+		const keepers = { ...new Storage().page(), steps: inMemory<never>(4000) };
+		const editor = open(keepers);
+		for (let k = 0; k < 40; k += 1) editor.apply(minutes(60 + k));
+		expect(editor.keeping).toMatch(/undo goes back \d+ steps/);
+		const next = open(keepers);
+		await next.resume();
+		expect(next.undoWords).toBe('Make the practice 99 minutes');
 	});
 
 	test('keeps both changes where somebody else was first, and says so', async () => {

@@ -2,14 +2,14 @@
 	import type { Habit } from '$core/season';
 	import { useWording } from '../page/wording.svelte';
 	import { dayWords } from '../ui/dates';
-	import { habitWords, ON_TIME, type Said, type Week } from './week';
+	import { habitWords, type At, type Said } from './week';
 
 	/** Who comes to the practices of a week: a row a person, a column a practice. */
 	let {
 		heading,
 		people,
 		practices,
-		week,
+		saidOf,
 		habits,
 		fault,
 		onsay
@@ -17,14 +17,14 @@
 		heading: string;
 		people: readonly { id: string; name: string; about: string }[];
 		practices: readonly { id: string; date: string; start: string; isHeld: boolean }[];
-		week: Week;
+		saidOf: (at: At) => Said;
 		habits: Readonly<Record<string, Habit>>;
-		fault: { practice: string; person: string } | null;
-		onsay: (at: { practice: string; person: string }, set: Partial<Said>) => void;
+		fault: At | null;
+		onsay: (at: At, set: Partial<Said>) => void;
 	} = $props();
 
 	const w = useWording();
-	const said = (practice: string, person: string) => week[practice]?.[person] ?? ON_TIME;
+	const said = (practice: string, person: string) => saidOf({ practice, person });
 	const coming = (practice: string) =>
 		people.filter(({ id }) => said(practice, id).state !== 'absent').length;
 	const isWrong = (practice: string, person: string) =>
@@ -60,7 +60,7 @@
 									onchange={(event) =>
 										onsay(at, { state: event.currentTarget.value as Said['state'] })}
 								>
-									<option value="comes">comes</option>
+									<option value="here">comes</option>
 									<option value="late">late</option>
 									<option value="absent">absent</option>
 								</select>
@@ -157,7 +157,7 @@
 	.absent select {
 		font-weight: 700;
 	}
-	.comes select {
+	.here select {
 		color: var(--ink-soft);
 	}
 	.cell :is(select, input):hover,

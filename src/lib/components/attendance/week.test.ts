@@ -1,56 +1,58 @@
 import { describe, expect, test } from 'vitest';
-import {
-	faultIn,
-	habitWords,
-	ON_TIME,
-	saying,
-	sentOf,
-	weekOfStored,
-	type StoredPractice
-} from './week';
+import { faultIn, habitWords, saidAt, saying, sentOf, type StoredPractice } from './week';
 
 const stored: StoredPractice[] = [
 	{
 		id: 'tue',
 		said: {
 			a: { state: 'late', minutes: 10 },
-			b: { state: 'absent', reason: 'ill' }
+			b: { state: 'absent', reason: 'ill' },
+			c: { state: 'here' }
 		}
 	},
-	{ id: 'thu', said: {} }
+	{ id: 'thu', said: { a: { state: 'here' } } }
 ];
+const at = (practice: string, person: string) => ({ practice, person });
 
 describe('a week of attendance', () => {
-	test('is sent as it was stored while nothing is typed', () => {
-		expect(sentOf(weekOfStored(stored))).toEqual([
+	test('sends nothing while nothing is changed, and only who was changed, with how they came before', () => {
+		expect(sentOf(stored, {})).toEqual([]);
+		const changes = saying(stored, {}, { at: at('tue', 'c'), set: { state: 'absent' } });
+		expect(sentOf(stored, changes)).toEqual([
 			{
 				practice: 'tue',
-				rows: [
-					{ person: 'a', state: 'late', minutes: 10 },
-					{ person: 'b', state: 'absent', reason: 'ill' }
-				]
-			},
-			{ practice: 'thu', rows: [] }
+				rows: [{ person: 'c', is: { state: 'absent' }, was: { state: 'here' } }]
+			}
 		]);
 	});
 
-	test('keeps what was typed when a state is tried and taken back', () => {
-		const at = { practice: 'tue', person: 'a' };
-		const week = weekOfStored(stored);
-		const tried = saying(week, at, { state: 'absent' });
-		expect(saying(tried, at, { state: 'late' })).toEqual(week);
-		expect(week.tue.a).toEqual({ ...ON_TIME, state: 'late', minutes: '10' });
-		const onTime = saying(week, at, { state: 'comes' });
-		expect(sentOf(onTime)).toMatchObject([{ rows: [{ person: 'b' }] }, { rows: [] }]);
+	test('keeps what was typed when a state is tried and taken back, and sends none of it', () => {
+		const tried = saying(stored, {}, { at: at('tue', 'a'), set: { state: 'absent' } });
+		const back = saying(stored, tried, { at: at('tue', 'a'), set: { state: 'late' } });
+		expect(saidAt(stored, back, at('tue', 'a'))).toEqual({
+			state: 'late',
+			minutes: '10',
+			reason: ''
+		});
+		expect(sentOf(stored, back)).toEqual([]);
 	});
 
-	test('finds who a refusal is about, those on time left out', () => {
-		const week = saying(weekOfStored(stored), { practice: 'thu', person: 'c' }, { state: 'comes' });
-		const late = saying(week, { practice: 'thu', person: 'd' }, { state: 'late' });
-		expect(faultIn(late, '[0].rows[1].reason')).toEqual({ practice: 'tue', person: 'b' });
-		expect(faultIn(late, '[1].rows[0].minutes')).toEqual({ practice: 'thu', person: 'd' });
-		expect(faultIn(late, '[1].rows[7].minutes')).toBeNull();
-		expect(faultIn(late, 'elsewhere')).toBeNull();
+	test('goes by what is stored now where that has changed under what is typed', () => {
+		const changes = saying(stored, {}, { at: at('thu', 'a'), set: { state: 'absent' } });
+		const newer = stored.with(1, { id: 'thu', said: { a: { state: 'late', minutes: 5 } } });
+		expect(sentOf(newer, changes)[0].rows[0].was).toEqual({ state: 'late', minutes: 5 });
+	});
+
+	test('finds who a refusal is about', () => {
+		const one = saying(stored, {}, { at: at('thu', 'a'), set: { state: 'late' } });
+		const sent = sentOf(
+			stored,
+			saying(stored, one, { at: at('tue', 'c'), set: { state: 'late' } })
+		);
+		expect(faultIn(sent, '[0].rows[0].minutes')).toEqual(at('tue', 'c'));
+		expect(faultIn(sent, '[1].rows[0].minutes')).toEqual(at('thu', 'a'));
+		expect(faultIn(sent, '[1].rows[7].minutes')).toBeNull();
+		expect(faultIn(sent, 'elsewhere')).toBeNull();
 	});
 });
 

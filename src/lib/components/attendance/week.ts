@@ -1,68 +1,90 @@
-/** What is said of somebody at a practice, while it is typed in. */
+import type { Coming } from '$core/season';
+
+/** How somebody comes to a practice, while it is typed in. */
 export interface Said {
-	state: 'comes' | 'late' | 'absent';
+	state: Coming['state'];
 	/** Minutes late. */
 	minutes: string;
 	reason: string;
 }
 
-/** What is said, by practice and person; whoever is not here comes on time. */
-export type Week = Readonly<Record<string, Readonly<Record<string, Said>>>>;
+/** What was changed of a stored week, by practice and person: the rest is as it is stored. */
+export type Changes = Readonly<Record<string, Readonly<Record<string, Said>>>>;
 
-/** A practice as the server gives it: who is late or absent. */
+/** A practice as the server gives it: how everyone comes. */
 export interface StoredPractice {
 	id: string;
-	said: Readonly<Record<string, { state: 'late' | 'absent'; minutes?: number; reason?: string }>>;
+	said: Readonly<Record<string, Coming>>;
 }
 
-export const ON_TIME: Said = { state: 'comes', minutes: '', reason: '' };
+/** Where something is said: a practice, and of whom. */
+export interface At {
+	practice: string;
+	person: string;
+}
 
-/** A stored week as it is typed in. */
-export const weekOfStored = (practices: readonly StoredPractice[]): Week =>
-	Object.fromEntries(
-		practices.map(({ id, said }) => [
-			id,
-			Object.fromEntries(
-				Object.entries(said).map(([person, { state, minutes, reason }]) => [
-					person,
-					{ state, minutes: minutes === undefined ? '' : String(minutes), reason: reason ?? '' }
-				])
-			)
-		])
-	);
+const ABSENT: Coming = { state: 'absent' };
 
-/** The week with something else said of one person at one practice. */
+const storedAt = (practices: readonly StoredPractice[], { practice, person }: At): Coming =>
+	practices.find(({ id }) => id === practice)?.said[person] ?? ABSENT;
+
+const typed = ({ state, minutes, reason }: Coming): Said => ({
+	state,
+	minutes: minutes === undefined ? '' : String(minutes),
+	reason: reason ?? ''
+});
+
+/** What is typed, as the server takes it: only what belongs to the state. */
+function comingOf({ state, minutes, reason }: Said): Coming {
+	return {
+		state,
+		...(state === 'late' && minutes.trim() !== '' && { minutes: Number(minutes) }),
+		...(state !== 'here' && reason.trim() !== '' && { reason: reason.trim() })
+	};
+}
+
+/** What is said of one person at one practice, changed or as it is stored. */
+export const saidAt = (practices: readonly StoredPractice[], changes: Changes, at: At): Said =>
+	changes[at.practice]?.[at.person] ?? typed(storedAt(practices, at));
+
+/** The changes with something else said of one person at one practice. */
 export function saying(
-	week: Week,
-	{ practice, person }: { practice: string; person: string },
-	set: Partial<Said>
-): Week {
-	const before = week[practice]?.[person] ?? ON_TIME;
-	return { ...week, [practice]: { ...week[practice], [person]: { ...before, ...set } } };
+	practices: readonly StoredPractice[],
+	changes: Changes,
+	{ at, set }: { at: At; set: Partial<Said> }
+): Changes {
+	const next = { ...saidAt(practices, changes, at), ...set };
+	return { ...changes, [at.practice]: { ...changes[at.practice], [at.person]: next } };
 }
 
-/** A week as the server takes it: a row for whoever is late or absent. */
-export const sentOf = (week: Week): unknown =>
-	Object.entries(week).map(([practice, said]) => ({
-		practice,
-		rows: Object.entries(said)
-			.filter(([, { state }]) => state !== 'comes')
-			.map(([person, { state, minutes, reason }]) => ({
-				person,
-				state,
-				...(state === 'late' && minutes.trim() !== '' && { minutes: Number(minutes) }),
-				...(reason.trim() !== '' && { reason: reason.trim() })
-			}))
-	}));
+/** A change as it is sent: how somebody comes now, and how it was when it was changed. */
+interface SentRow {
+	person: string;
+	is: Coming;
+	was: Coming;
+}
 
-/** Who a refusal at `[0].rows[3].minutes` is about, and what is wrong with it. */
-export function faultIn(week: Week, path: string): { practice: string; person: string } | null {
+/** The changes as the server takes them; what was changed back is left out. */
+export function sentOf(
+	practices: readonly StoredPractice[],
+	changes: Changes
+): { practice: string; rows: SentRow[] }[] {
+	return practices.flatMap(({ id: practice }) => {
+		const rows = Object.entries(changes[practice] ?? {}).flatMap(([person, said]) => {
+			const [is, was] = [comingOf(said), storedAt(practices, { practice, person })];
+			const isSame = JSON.stringify(typed(is)) === JSON.stringify(typed(was));
+			return isSame ? [] : [{ person, is, was }];
+		});
+		return rows.length > 0 ? [{ practice, rows }] : [];
+	});
+}
+
+/** Who a refusal at `[0].rows[3].minutes` of what was sent is about. */
+export function faultIn(sent: ReturnType<typeof sentOf>, path: string): At | null {
 	const match = /^\[(\d+)\]\.rows\[(\d+)\]/.exec(path);
-	const practice = match && Object.keys(week)[Number(match[1])];
-	if (!match || !practice) return null;
-	const named = Object.entries(week[practice]).filter(([, { state }]) => state !== 'comes');
-	const person = named[Number(match[2])]?.[0];
-	return person === undefined ? null : { practice, person };
+	const of = match ? sent[Number(match[1])] : undefined;
+	const person = match ? of?.rows[Number(match[2])]?.person : undefined;
+	return of && person !== undefined ? { practice: of.practice, person } : null;
 }
 
 /** Words for how somebody has come so far: `late 4 of 10, 9 min about`. */

@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { sameValue } from '$core/base';
 	import type { Drill } from '$core/model/drill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
 	import { givenWith } from '../drill/numbers';
-	import { keepTyped } from '../page/keepTyped';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
+	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';
 	import { useWording } from '../page/wording.svelte';
 	import { isTyping } from '../ui/keys';
@@ -19,17 +21,29 @@
 	let {
 		drill,
 		team,
-		misfit
+		misfit,
+		stamp = ''
 	}: {
 		drill: Drill;
 		/** Whose shelf it is for: what there is to choose from. */
 		team: Pick<Team, 'sport' | 'skillAreas' | 'units'>;
-		misfit: { path: string; message: string } | null;
+		misfit: { path: string; message: string; newest?: string } | null;
+		/** Stamp of the newest revision, as the page was read; empty for a new drill. */
+		stamp?: string;
 	} = $props();
 
 	const w = useWording();
 	const MINUTES = 12;
 	const draft = new DrillDraft(untrack(() => drill));
+	let sheet: HTMLFormElement | undefined = $state();
+	const form = new FormDraft<Drill>({
+		about: untrack(() => page.url.pathname + page.url.search),
+		stamp: () => stamp,
+		read: () => draft.kept,
+		write: (typed) => draft.restart(typed),
+		isChanged: () => !sameValue(draft.kept, drill),
+		reload: async () => draft.restart(drill)
+	});
 	const { ideal } = $derived(draft.running.group);
 	const adults = $derived(draft.running.coaches.ideal);
 	const given = $derived(givenWith(draft.running, ideal, { minutes: MINUTES, adults }));
@@ -41,7 +55,7 @@
 		const rung = draft.kept.rungs.find(({ id }) => id === draft.fault?.onRung)?.name;
 		return [groupOf(field)?.name, rung && `on the rung ${rung}`].filter(Boolean).join(', ');
 	});
-	const state = $derived.by(() => {
+	const saying = $derived.by(() => {
 		if (!draft.isComplete) return w('Every spot needs a name of its own and numbers.');
 		if (draft.fault)
 			return `${w('It does not run yet:')} ${place ? `${w(place)}: ` : ''}${w(draft.fault.message)}.`;
@@ -71,8 +85,8 @@
 {/snippet}
 
 <svelte:window onkeydown={stepByKey} />
-<Outcome {misfit} />
-<form method="POST" use:enhance={keepTyped}>
+<Outcome {misfit} draft={form} form={sheet} />
+<DraftForm draft={form} bind:form={sheet} class="drill">
 	<input type="hidden" name="drill" value={JSON.stringify(draft.kept)} />
 	<div class="top">
 		<label class="caption"
@@ -83,7 +97,7 @@
 				oninput={(event) => draft.setOwn({ name: event.currentTarget.value })}
 			/></label
 		>
-		<p class="state" role="status" class:bad={!isGood}>{state}</p>
+		<p class="state" role="status" class:bad={!isGood}>{saying}</p>
 		<div class="steps">
 			<button type="button" class="link" disabled={!draft.canUndo} onclick={draft.undo}
 				>{w('Undo')}</button
@@ -122,10 +136,10 @@
 			{w('for any sport')}
 		</label>
 	{/if}
-</form>
+</DraftForm>
 
 <style>
-	form {
+	:global(form.drill) {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr);
 		gap: 14px;

@@ -48,6 +48,15 @@ export class DrillDraft {
 		this.#lastThatRan = drill;
 	}
 
+	/** Begins anew with another drill, such as one that was kept. */
+	restart = (drill: Drill): void => {
+		this.#steps.before(this.#now());
+		this.#drill = drill;
+		this.#names = {};
+		this.rungId = undefined;
+		this.#version += 1;
+	};
+
 	/** The drill as it would be saved. */
 	readonly kept = $derived.by(() => renameSpots(this.#drill, this.#names));
 	/** The drill, or the rung as it is run, with spots by their keys: what is typed in. */

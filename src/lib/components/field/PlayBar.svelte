@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { BoardView } from '$lib/state/boardView.svelte';
-	import { clockAt } from '../tape/layout';
+	import { clockAt } from '$core/conditions';
 
 	/** Runs the practice past the now-line, or moves the line by hand. */
 	let { view, seconds, start }: { view: BoardView; seconds: number; start: string } = $props();

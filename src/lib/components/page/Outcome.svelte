@@ -1,21 +1,45 @@
 <script lang="ts">
 	import { InlineNotification } from 'carbon-components-svelte';
+	import type { FormDraft } from '$lib/state/formDraft.svelte';
 
 	/** What became of a form that was sent: what was refused and where, or that it is stored. */
 	let {
 		misfit,
 		saved = false,
-		where
+		where,
+		draft,
+		form
 	}: {
-		misfit: { path: string; message: string } | null | undefined;
+		misfit: { path: string; message: string; newest?: string } | null | undefined;
 		saved?: boolean;
 		/** The place of the fault as a coach calls it; the path where it is not said. */
 		where?: string;
+		/** The form's draft, for what is not saved yet and what was typed earlier. */
+		draft?: Pick<
+			FormDraft<never>,
+			'trouble' | 'newest' | 'isBack' | 'isUnkept' | 'discard' | 'keepMine'
+		>;
+		/** The form that is sent again where the coach keeps their own. */
+		form?: HTMLFormElement;
 	} = $props();
 </script>
 
 <div class="outcome">
-	{#if misfit}
+	{#if draft?.trouble}
+		<InlineNotification
+			lowContrast
+			hideCloseButton
+			kind="warning"
+			role="alert"
+			title={draft.trouble}
+		/>
+	{:else if draft?.newest}
+		<div class="ask" role="alert">
+			<strong>Somebody else has saved this meanwhile.</strong>
+			<button type="button" class="link" onclick={() => draft.keepMine(form)}>Keep mine</button>
+			<button type="button" class="link" onclick={() => draft.discard()}>Take theirs</button>
+		</div>
+	{:else if misfit && misfit.newest === undefined}
 		<InlineNotification
 			lowContrast
 			hideCloseButton
@@ -27,4 +51,28 @@
 	{:else if saved}
 		<InlineNotification lowContrast hideCloseButton kind="success" role="status" title="Saved." />
 	{/if}
+	{#if draft?.isUnkept}
+		<p class="ask" role="alert">
+			This browser has no room to keep unsaved changes: save before you leave.
+		</p>
+	{/if}
+	{#if draft?.isBack}
+		<p class="ask" role="status">
+			Your unsaved changes are back.
+			<button type="button" class="link" onclick={() => draft.discard()}>Discard them</button>
+		</p>
+	{/if}
 </div>
+
+<style>
+	.ask {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 16px;
+		align-items: baseline;
+		padding: 8px 12px;
+		margin-bottom: 10px;
+		border: 1px solid var(--ink);
+		font-size: 14px;
+	}
+</style>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Evaluation } from '$core/practice';
 	import Bib from '../bib/Bib.svelte';
-	import { clockAt } from '../tape/layout';
+	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
 	import { dayWords } from '../ui/dates';
 	import { sheetBlocks } from './sheet';

@@ -1,6 +1,6 @@
 import { drillAlone, evaluate, type Evaluation } from '$core/practice';
 import type { Block } from '$core/model/practice';
-import { clockAt } from '../tape/layout';
+import { clockAt } from '$core/conditions';
 
 /** A drill as it stands when its first turn begins, with as many players as its largest copy has. */
 export interface Drawing {

@@ -22,7 +22,8 @@
 
 	const w = useWording();
 	const skill = (id: string) => skillName(id, team.skillAreas);
-	const unit = (id: string) => team.units.find((each) => each.id === id)?.name ?? id;
+	const unit = (id: string | null) =>
+		id === null ? 'no unit' : (team.units.find((each) => each.id === id)?.name ?? id);
 	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) =>
 		state === 'late'
 			? `${minutes ?? '?'} min late${reason ? `, ${reason}` : ''}`

@@ -1,7 +1,10 @@
 <script lang="ts" generics="Row extends TypedRow">
 	import { Button } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '../page/keepTyped';
+	import { untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
+	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';
 	import { useWording } from '../page/wording.svelte';
 	import type { Column, TypedRow } from './columns';
@@ -12,6 +15,7 @@
 	let {
 		table,
 		columns,
+		stamp,
 		answer,
 		nameOf,
 		linkOf,
@@ -22,8 +26,13 @@
 	}: {
 		table: TypedRows<Row>;
 		columns: readonly Column<Row>[];
+		/** Stamp of what is stored, as the page was read. */
+		stamp: string;
 		/** What the action answered. */
-		answer: { misfit?: { path: string; message: string }; saved?: unknown } | null | undefined;
+		answer:
+			| { misfit?: { path: string; message: string; newest?: string }; saved?: unknown }
+			| null
+			| undefined;
 		/** How a row is called; empty for a new one. */
 		nameOf: (row: Row) => string;
 		linkOf?: (row: Row) => { href: string; text: string } | null;
@@ -36,6 +45,15 @@
 	} = $props();
 
 	const w = useWording();
+	let form: HTMLFormElement | undefined = $state();
+	const draft = new FormDraft<readonly Row[]>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => stamp,
+		read: () => table.rows,
+		write: (rows) => table.restore(rows),
+		isChanged: () => table.isChanged,
+		reload: invalidateAll
+	});
 	const fault = $derived(table.faultAt(answer?.misfit?.path));
 	const blamed = $derived(fault && table.named.find(({ key }) => key === fault.key));
 	const where = $derived(
@@ -43,7 +61,13 @@
 	);
 </script>
 
-<Outcome misfit={answer?.misfit} {where} saved={answer?.saved !== undefined && !table.isChanged} />
+<Outcome
+	misfit={answer?.misfit}
+	{where}
+	saved={answer?.saved !== undefined && !table.isChanged}
+	{draft}
+	{form}
+/>
 {#if table.rows.length === 0}
 	<p>{w(empty)}</p>
 {:else}
@@ -58,17 +82,17 @@
 		{onremove}
 	/>
 {/if}
-<form method="POST" {action} use:enhance={keepTyped}>
+<DraftForm {draft} {action} bind:form class="save">
 	<input type="hidden" name="rows" value={table.json} />
 	<Button type="submit" disabled={!table.isChanged}>{w(save)}</Button>
-</form>
+</DraftForm>
 
 <style>
 	p {
 		font-size: 15px;
 		padding: 20px 0;
 	}
-	form {
+	:global(form.save) {
 		padding-top: 16px;
 	}
 </style>

@@ -12,6 +12,8 @@ export interface RowKind<Row extends TypedRow> {
 	sent: (row: Row) => unknown;
 	/** The column that a new row is typed in first. */
 	first: string;
+	/** Whether stored rows go by another way than this table: what is kept of them never brings one back. */
+	isStoredElsewhere?: boolean;
 }
 
 /** Rows while they are typed in: what is typed stays until the stored rows themselves change. */
@@ -33,6 +35,17 @@ export class TypedRows<Row extends TypedRow> {
 	get rows(): readonly Row[] {
 		return this.#rows;
 	}
+
+	/** Puts back what was typed earlier. Of rows that are stored elsewhere only those that are still there. */
+	restore = (rows: readonly Row[]): void => {
+		const stored = this.#kind.stored();
+		const isStored = ({ key }: Row) => stored.some((row) => row.key === key);
+		const known = this.#kind.isStoredElsewhere
+			? stored.map((row) => rows.find(({ key }) => key === row.key) ?? row)
+			: rows.filter(isStored);
+		const added = rows.filter((row) => !isStored(row) && row.key.startsWith('new-'));
+		this.#rows = [...known, ...added.map((row) => ({ ...row, key: this.newKey() }))];
+	};
 
 	/** A key that no stored row has. */
 	newKey = (): string => `new-${(this.#made += 1)}`;

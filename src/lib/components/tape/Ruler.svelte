@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { range } from 'd3-array';
-	import { clockAt } from './layout';
+	import { clockAt } from '$core/conditions';
 
 	/** The tape measure at the side: a tick a minute, numbers every five; drag it to move the now-line. */
 	let {

@@ -10,7 +10,8 @@
 	import type { Held } from '$lib/state/boardView.svelte';
 	import type { DragBy, DragHandlers } from '../drag/dragged';
 	import Ghost from './Ghost.svelte';
-	import { clockAt, columnsOf, type TapeBlock } from './layout';
+	import { clockAt } from '$core/conditions';
+	import { columnsOf, type TapeBlock } from './layout';
 	import { lanesOf, layPivot } from './pivots';
 	import { proposeDrill, proposeMove, proposeResize, type Proposal } from './proposals';
 

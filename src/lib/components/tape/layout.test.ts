@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { applyEdit, evaluate } from '$core/practice';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
-import { clockAt, columnsOf, layBlocks, spanOf } from './layout';
+import { clockAt } from '$core/conditions';
+import { columnsOf, layBlocks, spanOf } from './layout';
 import { blockWords, percent, sizesWords, turnsWords } from './words';
 
 const context = demoContext();

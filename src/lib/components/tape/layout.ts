@@ -112,11 +112,3 @@ export function shareColumns(blocks: TapeBlock[]): TapeBlock[] {
 		return { ...block, column: block.column + rivals.indexOf(block) * columns, columns };
 	});
 }
-
-/** Clock time of a second of the practice, `18:45`. */
-export function clockAt(start: string, second: number): string {
-	const [hours, minutes] = start.split(':').map(Number);
-	const total = hours * 60 + minutes + Math.floor(second / 60);
-	const two = (value: number) => String(value).padStart(2, '0');
-	return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
-}

@@ -3,7 +3,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import { plannedMinutes } from '$core/practice';
-	import { clockAt } from '../tape/layout';
+	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
 	import { dayWords } from './dates';
 	import { useWording } from '../page/wording.svelte';
@@ -24,7 +24,14 @@
 <section class="head" aria-label={w('Practice')}>
 	<div class="what">
 		<h1 class="wide">{dayWords(practice.date)}</h1>
-		<p>{practice.start} to {end}, {practice.place}{week > 0 ? `, week ${week}` : ''}</p>
+		<p>
+			<button
+				class="link"
+				title={w('Change when and where')}
+				onclick={() => (view.dialog = 'practice')}
+				>{practice.start} to {end}, {practice.place}</button
+			>{week > 0 ? `, week ${week}` : ''}
+		</p>
 	</div>
 	<dl>
 		<div>
@@ -95,6 +102,11 @@
 		line-height: 1.2;
 		font-weight: 750;
 		white-space: nowrap;
+	}
+	.what .link {
+		font-size: 12.5px;
+		font-weight: 400;
+		padding: 0;
 	}
 	.what p {
 		font-size: 12.5px;

@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, linkSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+	existsSync,
+	linkSync,
+	readFileSync,
+	renameSync,
+	rmSync,
+	statSync,
+	writeFileSync
+} from 'node:fs';
 import { join } from 'node:path';
 import { StartRefusal } from './refusal';
 
@@ -41,8 +49,12 @@ function isRunning({ pid, boot, started }: Holder): boolean {
 
 function parseHolder(text: string): Holder | null {
 	try {
-		const holder = JSON.parse(text);
-		return typeof holder?.pid === 'number' ? holder : null;
+		const holder = JSON.parse(text) as Partial<Holder> | null;
+		const { pid, boot, started, token } = holder ?? {};
+		// Zero and below stand for whole groups of processes: no process that could hold anything.
+		const isProcess = Number.isInteger(pid) && (pid as number) > 0;
+		const isText = [boot, started, token].every((part) => typeof part === 'string');
+		return isProcess && isText ? (holder as Holder) : null;
 	} catch {
 		return null;
 	}
@@ -56,8 +68,9 @@ function removeStale(path: string, stale: string): void {
 	} catch {
 		return;
 	}
-	if (read(aside) !== stale && !existsSync(path)) linkSync(aside, path);
-	rmSync(aside, { force: true });
+	const isOther = statSync(aside).isFile() && read(aside) !== stale;
+	if (isOther && !existsSync(path)) linkSync(aside, path);
+	rmSync(aside, { recursive: true, force: true });
 }
 
 /** Writes the lock whole or not at all; false where one is there. */

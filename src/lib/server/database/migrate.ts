@@ -29,6 +29,16 @@ export function listMigrations(): Migration[] {
 
 const hashOf = (sql: string) => createHash('sha256').update(sql).digest('hex');
 
+/** Whether data is there that some of the steps have not been applied to. */
+export async function isBehind(db: Db, migrations: readonly Migration[]): Promise<boolean> {
+	const { rows } = await db.query<{ there: boolean }>(
+		`select to_regclass('schema_step') is not null as there`
+	);
+	if (!rows[0].there) return false;
+	const applied = await db.query('select 1 from schema_step');
+	return applied.rows.length < migrations.length;
+}
+
 /**
  * Brings a database to the newest schema, each step in a transaction of its own. Throws
  * `StartRefusal` where the data was written by a newer version, or a step that was applied has changed.

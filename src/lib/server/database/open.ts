@@ -1,9 +1,22 @@
-import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import {
+	accessSync,
+	constants,
+	existsSync,
+	mkdirSync,
+	readFileSync,
+	readdirSync,
+	renameSync,
+	rmSync
+} from 'node:fs';
 import { join, resolve } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
+import type { PGlite } from '@electric-sql/pglite';
+import { howToRestore, makeBackup, type BackupReason } from './backups';
+import { syncPath, syncTree } from './durable';
+import { openEmbedded } from './embedded';
 import type { Db } from './handle';
+import { withHousekeeping } from './housekeeping';
 import { lockDirectory } from './lock';
-import { listMigrations, migrate } from './migrate';
+import { isBehind, listMigrations, migrate, type Migration } from './migrate';
 import { StartRefusal } from './refusal';
 
 /** The major version of PostgreSQL that the embedded database is; its files fit no other. */
@@ -12,6 +25,12 @@ export const POSTGRES_MAJOR = '18';
 /** An open database and how to close it. */
 export interface OpenDatabase {
 	db: Db;
+	/** The data folder. */
+	root: string;
+	/** Copies everything into the folder of copies; gives the copy's name. */
+	backUp(reason: BackupReason): Promise<string>;
+	/** Writes a checkpoint and has the disk keep all of it: after a change as large as an import. */
+	keepHouse(): Promise<void>;
 	close(): Promise<void>;
 }
 
@@ -27,29 +46,85 @@ function checkVersion(files: string): void {
 async function create(files: string): Promise<void> {
 	const unfinished = `${files}.new`;
 	rmSync(unfinished, { recursive: true, force: true });
-	const made = await PGlite.create(unfinished);
+	const made = await openEmbedded(unfinished);
 	await made.close();
+	await syncTree(unfinished);
 	renameSync(unfinished, files);
+	await syncPath(join(files, '..'));
+}
+
+/** The data folder, made where there is none. Throws `StartRefusal` where nothing can be written into it. */
+function writableFolder(directory: string): string {
+	const root = resolve(directory);
+	try {
+		mkdirSync(root, { recursive: true });
+		accessSync(root, constants.R_OK | constants.W_OK);
+	} catch (error) {
+		const { code } = error as NodeJS.ErrnoException;
+		const why =
+			{ EROFS: 'its disk is read-only', EACCES: 'it belongs to somebody else' }[code ?? ''] ?? code;
+		throw new StartRefusal(
+			`Nothing can be written into ${root}: ${why}. Make it writable, or set FIELDPLAN_DATA to another folder.`
+		);
+	}
+	return root;
+}
+
+const isEmpty = (folder: string) => !existsSync(folder) || readdirSync(folder).length === 0;
+
+/** Opens files that are there, or makes them. Throws `StartRefusal`, with the newest copy, where they are damaged. */
+async function openFiles(root: string): Promise<{ pglite: PGlite; isNew: boolean }> {
+	const files = join(root, 'postgres');
+	const damaged = (why: string) =>
+		new StartRefusal(`The data in ${files} does not open: ${why}. ${howToRestore(root)}`);
+	const isNew = isEmpty(files);
+	if (isNew) {
+		rmSync(files, { recursive: true, force: true });
+		await create(files);
+	}
+	if (!existsSync(join(files, 'PG_VERSION'))) throw damaged('its file PG_VERSION is missing');
+	checkVersion(files);
+	try {
+		const pglite = await openEmbedded(files);
+		// Recovery after a kill or a power cut has written files that nothing has asked the disk to keep.
+		await syncTree(files);
+		return { pglite, isNew };
+	} catch (error) {
+		throw damaged((error as Error).message.replace(/\.$/, ''));
+	}
 }
 
 /**
  * Opens the database of a data directory, made where there is none, at the newest schema. Holds the
- * directory until `close`. Throws `StartRefusal` where another process holds it or its version differs.
+ * directory until `close`. Throws `StartRefusal` where another process holds it, its version differs,
+ * nothing can be written, or its files are damaged. Data of an older schema is copied before it changes.
  */
-export async function openDatabase(directory: string): Promise<OpenDatabase> {
-	const root = resolve(directory);
-	mkdirSync(root, { recursive: true });
+export async function openDatabase(
+	directory: string,
+	migrations: readonly Migration[] = listMigrations()
+): Promise<OpenDatabase> {
+	const root = writableFolder(directory);
 	const release = lockDirectory(root);
 	try {
+		const { pglite, isNew } = await openFiles(root);
+		if (!isNew && (await isBehind(pglite, migrations)))
+			await makeBackup(pglite, root, { reason: 'migration' });
+		await migrate(pglite, migrations);
 		const files = join(root, 'postgres');
-		if (!existsSync(join(files, 'PG_VERSION'))) await create(files);
-		checkVersion(files);
-		const db = await PGlite.create(files);
-		await migrate(db, listMigrations());
+		const house = withHousekeeping(pglite, files);
+		await house.keep();
 		return {
-			db,
+			db: house.db,
+			root,
+			backUp: (reason) => makeBackup(pglite, root, { reason }),
+			keepHouse: house.keep,
 			async close() {
-				await db.close();
+				await house.settled();
+				// Twice: what is written while closing is small then, and rests on files that are kept already.
+				await pglite.exec('checkpoint');
+				await syncTree(files);
+				await pglite.close();
+				await syncTree(files);
 				release();
 			}
 		};

@@ -36,14 +36,15 @@ export async function insertAttendance(
 	);
 }
 
-/** Takes away what was said of a practice. */
-export async function clearAttendance(
+/** Takes away what was said of these people at a practice. */
+export async function removeAttendance(
 	tx: Queryable,
-	teamId: string,
-	practiceId: string
+	{ teamId, id }: { teamId: string; id: string },
+	people: readonly string[]
 ): Promise<void> {
-	await tx.query('delete from attendance where team_id = $1 and practice_id = $2', [
-		teamId,
-		practiceId
-	]);
+	await tx.query(
+		`delete from attendance
+		 where team_id = $1 and practice_id = $2 and person_id = any($3::text[])`,
+		[teamId, id, people]
+	);
 }

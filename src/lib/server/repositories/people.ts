@@ -83,10 +83,10 @@ export async function writeAdult(
 	);
 }
 
-/** A player is of this unit from a day on. */
+/** A player is of this unit from a day on, or of none (null). */
 export async function setUnit(
 	tx: Queryable,
-	{ teamId, id, day, unit }: { teamId: string; id: string; day: string; unit: string }
+	{ teamId, id, day, unit }: { teamId: string; id: string; day: string; unit: string | null }
 ): Promise<void> {
 	await tx.query(
 		`insert into person_unit (team_id, person_id, since, unit) values ($1, $2, $3::date, $4)
@@ -95,7 +95,7 @@ export async function setUnit(
 	);
 }
 
-/** A player is rated so in a skill area from a day on. */
+/** A player is rated so in a skill area from a day on, or not any more (null). */
 export async function setRating(
 	tx: Queryable,
 	{
@@ -104,13 +104,22 @@ export async function setRating(
 		day,
 		skill,
 		rating
-	}: { teamId: string; id: string; day: string; skill: string; rating: number }
+	}: { teamId: string; id: string; day: string; skill: string; rating: number | null }
 ): Promise<void> {
 	await tx.query(
 		`insert into rating (team_id, person_id, skill, since, rating) values ($1, $2, $3, $4::date, $5)
 		 on conflict (team_id, person_id, skill, since) do update set rating = excluded.rating`,
 		[teamId, id, skill, day, rating]
 	);
+}
+
+/** Ids of a team's adults. */
+export async function listAdultIds(db: Queryable, teamId: string): Promise<string[]> {
+	const { rows } = await db.query<{ id: string }>(
+		`select id from person where team_id = $1 and kind = 'adult' order by place`,
+		[teamId]
+	);
+	return rows.map(({ id }) => id);
 }
 
 /** Takes a person away with units and ratings; names are nowhere else. False where there is none of this id. */

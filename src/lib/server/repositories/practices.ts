@@ -1,6 +1,6 @@
 import type { Practice } from '$core/model/practice';
 import type { SentEdit } from '$core/practice';
-import type { LedgerRow } from '$core/season';
+import type { LedgerRow, PracticeFacts } from '$core/season';
 import type { Queryable } from '../database';
 
 /** A practice as it is stored: the document and the number of its state. */
@@ -22,7 +22,7 @@ export async function findPractice(
 	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
 }
 
-/** A practice in a list: the document, whether it was done, and whether it is put away. */
+/** A practice in a list: the document, whether it was held, and whether it is put away. */
 export interface ListedPractice {
 	practice: Practice;
 	isDone: boolean;
@@ -31,29 +31,32 @@ export interface ListedPractice {
 
 /** All practices of a team in order of time, those put away too. */
 export async function listPractices(db: Queryable, teamId: string): Promise<ListedPractice[]> {
-	const { rows } = await db.query<{ body: Practice; done: boolean; archived: boolean }>(
-		`select p.body, p.archived, exists (select 1 from ledger l where l.team_id = p.team_id
-			and l.practice_id = p.id and l.state = 'done') as done
-		 from practice p where p.team_id = $1 order by p.date, p.start, p.id`,
+	const { rows } = await db.query<{ body: Practice; held: boolean; archived: boolean }>(
+		`select body, archived, held from practice where team_id = $1 order by date, start, id`,
 		[teamId]
 	);
-	return rows.map(({ body, done, archived }) => ({
+	return rows.map(({ body, held, archived }) => ({
 		practice: body,
-		isDone: done,
+		isDone: held,
 		isArchived: archived
 	}));
 }
 
-/** Whether a practice was held: what was done is in the ledger. */
+/** Whether a practice was held. */
 export async function isHeld(db: Queryable, teamId: string, id: string): Promise<boolean> {
-	const { rows } = await db.query(
-		`select 1 from ledger where team_id = $1 and practice_id = $2 and state = 'done' limit 1`,
+	const { rows } = await db.query<{ held: boolean }>(
+		'select held from practice where team_id = $1 and id = $2',
 		[teamId, id]
 	);
-	return rows.length > 0;
+	return rows[0]?.held ?? false;
 }
 
-/** Ids and days of a team's practices that are not put away, the newest first. */
+/** Notes that a practice was held: whoever came, it stays so. */
+export async function setHeld(tx: Queryable, teamId: string, id: string): Promise<void> {
+	await tx.query('update practice set held = true where team_id = $1 and id = $2', [teamId, id]);
+}
+
+/** Ids and days of a team's practices that are not archived, the newest first. */
 export async function listDays(
 	db: Queryable,
 	teamId: string
@@ -64,6 +67,20 @@ export async function listDays(
 		[teamId]
 	);
 	return rows;
+}
+
+/** When and where a team's practices that are not archived are, in order of time. */
+export async function listPracticeFacts(db: Queryable, teamId: string): Promise<PracticeFacts[]> {
+	const { rows } = await db.query<Omit<PracticeFacts, 'groundId'> & { ground: string | null }>(
+		`select date::text as date, start, (body ->> 'minutes')::int as minutes, body ->> 'place' as place,
+			body ->> 'groundId' as ground
+		 from practice where team_id = $1 and not archived order by practice.date, start, id`,
+		[teamId]
+	);
+	return rows.map(({ ground, ...facts }) => ({
+		...facts,
+		...(ground !== null && { groundId: ground })
+	}));
 }
 
 /** The next practice from a day on: which and when, or undefined where none is planned. */

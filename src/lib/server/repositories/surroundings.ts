@@ -112,7 +112,7 @@ async function listPeople(db: Queryable, teamId: string, day: string): Promise<P
 			p.birth_year, p.leads, p.note, p.skills, p.ages,
 			(select u.unit from person_unit u where u.team_id = p.team_id and u.person_id = p.id
 				and u.since <= $2::date order by u.since desc limit 1) as unit,
-			(select jsonb_object_agg(r.skill, r.rating) from (
+			(select jsonb_object_agg(r.skill, r.rating) filter (where r.rating is not null) from (
 				select distinct on (skill) skill, rating from rating
 				where team_id = p.team_id and person_id = p.id and since <= $2::date
 				order by skill, since desc) r) as ratings

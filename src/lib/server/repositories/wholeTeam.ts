@@ -6,7 +6,8 @@ import type {
 } from '$core/model/exportFiles';
 import type { AttendanceFile } from '$core/model/attendance';
 import type { Drill } from '$core/model/drill';
-import type { Template } from '$core/model/practice';
+import type { Practice, Template } from '$core/model/practice';
+import { peopleIn } from '$core/practice';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
 import { insertTemplate, listTemplates } from './templates';
@@ -64,10 +65,16 @@ async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
 	};
 }
 
+/** People whom documents speak of and who are not there any more, in the order of their ids. */
+function goneFrom({ people }: ExportTeam, documents: readonly (Practice | Template)[]): string[] {
+	const here = new Set(people.map(({ id }) => id));
+	return [...new Set(documents.flatMap(peopleIn))].filter((id) => !here.has(id)).sort();
+}
+
 /** All of a team, in an order that does not change. The team must be there. */
 export async function readWholeTeam(db: Queryable, teamId: string): Promise<WholeTeam> {
 	const practices = await db.query<Omit<ExportPractice, 'format'>>(
-		`select revision, archived, body as practice from practice
+		`select revision, archived, held, body as practice from practice
 		 where team_id = $1 order by date, start, id`,
 		[teamId]
 	);
@@ -79,11 +86,14 @@ export async function readWholeTeam(db: Queryable, teamId: string): Promise<Whol
 		 order by date, practice_id, state, block_id, player_id, skill, focus, period_id`,
 		[teamId]
 	);
+	const team = await readTeam(db, teamId);
+	const templates = await listTemplates(db, teamId);
+	const gone = goneFrom(team, [...practices.rows.map(({ practice }) => practice), ...templates]);
 	return {
-		team: await readTeam(db, teamId),
+		team: { ...team, ...(gone.length > 0 && { gone }) },
 		drills: await listDrills(db, teamId),
 		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
-		templates: await listTemplates(db, teamId),
+		templates,
 		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows },
 		attendance: { format: 'fieldplan/attendance@1', rows: await listAttendance(db, teamId) }
 	};
@@ -153,10 +163,13 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 	const teamId = team.team.id;
 	await writeTeam(tx, team);
 	for (const drill of drills) await writeDrill(tx, teamId, drill);
-	for (const { revision, archived, practice } of practices)
+	const done = new Set(
+		ledger.rows.filter(({ state }) => state === 'done').map(({ practice }) => practice)
+	);
+	for (const { revision, archived, practice, held = done.has(practice.id) } of practices)
 		await tx.query(
-			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived)
-			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9)`,
+			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived, held)
+			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9, $10)`,
 			[
 				teamId,
 				practice.id,
@@ -166,7 +179,8 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 				revision,
 				practice.format,
 				json(practice),
-				archived
+				archived,
+				held
 			]
 		);
 	for (const template of templates) await insertTemplate(tx, teamId, template);

@@ -1,14 +1,16 @@
 import Type, { type Static } from 'typebox';
-import { Clock, closed, Day, Id, Minutes, Name, isDay } from '$core/model/fields';
+import { Clock, closed, Day, Id, Minutes, Name } from '$core/model/fields';
 import type { Practice, Template } from '$core/model/practice';
 import { fail, ok, type Result } from '$core/base';
-import type { Misfit } from '../../../doors';
+import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import { findPractice, insertPractice, replaceLedger } from '../repositories/practices';
 import { findTemplate } from '../repositories/templates';
 import { listGrounds } from '../repositories/places';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadWithoutDrills } from '../repositories/surroundings';
+import { refusable } from './refusable';
 import { rowsOf } from './saveEdits';
+import { once, type Submission } from './submission';
 
 /** What a coach says of a new practice. */
 export const NewPractice = Type.Object(
@@ -30,31 +32,39 @@ export const NewPractice = Type.Object(
 );
 export type NewPractice = Static<typeof NewPractice>;
 
-/** Stores a new practice of a team, empty or with the periods of another; a misfit names the field at fault. */
-export async function createPractice(
-	db: Db,
-	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewPractice }
+/** A practice to create. */
+interface Creation {
+	teamId: string;
+	id: string;
+	wanted: NewPractice;
+}
+
+/** The first of the people who is nobody of these, or comes twice. */
+function peopleFault(key: string, wanted: readonly string[], people: readonly { id: string }[]) {
+	const known = new Set(people.map(({ id }) => id));
+	const stranger = wanted.findIndex((id) => !known.has(id));
+	if (stranger >= 0) return { path: `${key}[${stranger}]`, message: 'is nobody of this team' };
+	const isDouble = new Set(wanted).size < wanted.length;
+	return isDouble ? { path: key, message: 'names somebody twice' } : null;
+}
+
+/** Stores a new practice within a transaction of the caller; a misfit names the field at fault. */
+export async function addPractice(
+	tx: Queryable,
+	{ teamId, id, wanted }: Creation
 ): Promise<Result<Practice, Misfit>> {
-	if (!isDay(wanted.date)) return fail({ path: 'date', message: 'is not a day of the calendar' });
-	const surroundings = await loadSurroundings(db, teamId, wanted.date);
+	const surroundings = await loadWithoutDrills(tx, teamId, wanted.date);
 	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 	const { team, season, players, adults } = surroundings;
-	for (const [key, people] of [
-		['expected', players],
-		['adults', adults]
-	] as const) {
-		const known = new Set(people.map((person) => person.id));
-		const stranger = wanted[key].findIndex((person) => !known.has(person));
-		if (stranger >= 0)
-			return fail({ path: `${key}[${stranger}]`, message: 'is nobody of this team' });
-		if (new Set(wanted[key]).size < wanted[key].length)
-			return fail({ path: key, message: 'names somebody twice' });
-	}
-	const grounds = await listGrounds(db, teamId);
-	if (wanted.groundId !== undefined && !grounds.some(({ id }) => id === wanted.groundId))
+	const fault =
+		peopleFault('expected', wanted.expected, players) ??
+		peopleFault('adults', wanted.adults, adults);
+	if (fault) return fail(fault);
+	const grounds = await listGrounds(tx, teamId);
+	if (wanted.groundId !== undefined && !grounds.some((ground) => ground.id === wanted.groundId))
 		return fail({ path: 'groundId', message: 'is no ground of this team' });
 	const { from, template, ...facts } = wanted;
-	const model = await findModel(db, teamId, { from, template });
+	const model = await findModel(tx, teamId, { from, template });
 	if (!model.ok) return model;
 	const practice: Practice = {
 		format: 'fieldplan/practice@1',
@@ -65,11 +75,21 @@ export async function createPractice(
 		...facts,
 		periods: model.value?.periods ?? []
 	};
-	await db.transaction(async (tx) => {
-		await insertPractice(tx, practice);
-		await replaceLedger(tx, practice, 'planned', await rowsOf(tx, practice));
-	});
+	await insertPractice(tx, practice);
+	await replaceLedger(tx, practice, 'planned', await rowsOf(tx, practice));
 	return ok(practice);
+}
+
+/** Stores a new practice of a team, empty or with the periods of another; a misfit names the field at fault. */
+export async function createPractice(
+	db: Db,
+	{ submission, wanted, ...at }: Omit<Creation, 'wanted'> & { wanted: unknown } & Submission
+): Promise<Result<Practice, Misfit>> {
+	const shape = readShape(NewPractice, wanted);
+	if (!shape.ok) return shape;
+	return refusable(db, (tx) =>
+		once(tx, submission, () => addPractice(tx, { ...at, wanted: shape.value }))
+	);
 }
 
 /** The practice or the template that a new practice starts with; null where it starts empty. */

@@ -106,7 +106,7 @@ describe('teams beside each other', () => {
 		expect((await listTeamLines(db)).map(({ id }) => id)).toEqual([team]);
 		expect((await db.query('select 1 from ledger')).rows).toEqual([]);
 		await deleteTeam(db, team);
-		await seedDemo(db, today);
+		await seedDemo(db, { today });
 		expect(await listTeamLines(db)).toEqual([]);
 	});
 });

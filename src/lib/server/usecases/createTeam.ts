@@ -1,16 +1,19 @@
 import { nanoid } from 'nanoid';
 import Type, { type Static } from 'typebox';
 import { fail, ok, type Result } from '$core/base';
+import { addDays, isTimeZone, weekdayOf } from '$core/conditions';
 import { closed, Id, Name } from '$core/model/fields';
 import type { Sport } from '$core/model/sport';
 import type { Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import { listTeams } from '../repositories/surroundings';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
-import { createPractice } from './createPractice';
+import { addPractice } from './createPractice';
+import { refusable } from './refusable';
 import { readDemo } from './seedDemo';
-import { slugOf } from './slug';
+import { PAGES, slugOf } from './slug';
 import { listSports } from './sports';
+import { once, type Submission } from './submission';
 
 /** What a coach says of a new team: enough to plan the first practice. */
 export const NewTeam = Type.Object(
@@ -30,7 +33,6 @@ export type NewTeam = Static<typeof NewTeam>;
 
 const MOST_PLAYERS = 300;
 const FIRST_MINUTES = 60;
-const DAY = 24 * 60 * 60 * 1000;
 
 interface FirstPlayer {
 	name: string;
@@ -53,21 +55,17 @@ export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
 	return ok(players);
 }
 
-/** An id made of the team's name that no other team has. */
+/** An id made of the team's name that no other team has, and no page of the application. */
 async function freeId(db: Queryable, name: string): Promise<string> {
 	const stem = slugOf(name, 'team');
-	const taken = new Set([...(await listTeams(db)).map(({ id }) => id), 'teams', 'data', 'health']);
+	const taken = new Set([...(await listTeams(db)).map(({ id }) => id), ...PAGES]);
 	let id = stem;
 	for (let number = 2; taken.has(id); number += 1) id = `${stem}-${number}`;
 	return id;
 }
 
 /** The Monday of the week of a day. */
-function mondayOf(day: string): string {
-	const date = Date.parse(day);
-	const weekday = new Date(date).getUTCDay() || 7;
-	return new Date(date - (weekday - 1) * DAY).toISOString().slice(0, 10);
-}
+const mondayOf = (day: string): string => addDays(day, 1 - weekdayOf(day));
 
 /** Drills that ship with the application and suit a sport. */
 function drillsFor(sport: string) {
@@ -121,7 +119,7 @@ function wholeTeam(
  */
 export async function createTeam(
 	db: Db,
-	{ wanted, today }: { wanted: NewTeam; today: string }
+	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
 ): Promise<Result<{ team: string; practice: string }, Misfit>> {
 	const sport = listSports().find(({ id }) => id === wanted.sport);
 	if (!sport) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
@@ -131,29 +129,23 @@ export async function createTeam(
 	if (!isTimeZone(wanted.timeZone)) return fail({ path: 'timeZone', message: 'is no time zone' });
 	const players = readPlayers(wanted.players);
 	if (!players.ok) return players;
-	const id = await freeId(db, wanted.name);
-	const whole = wholeTeam(wanted, { id, sport, players: players.value, today });
-	await db.transaction((tx) => writeWholeTeam(tx, whole));
-	const practice = await createPractice(db, {
-		teamId: id,
-		id: nanoid(12),
-		wanted: {
-			date: today,
-			start: '18:00',
-			minutes: FIRST_MINUTES,
-			place: sport.ground.name,
-			expected: players.value.map((_, index) => `p${index + 1}`),
-			adults: ['head']
-		}
-	});
-	return practice.ok ? ok({ team: id, practice: practice.value.id }) : practice;
-}
-
-function isTimeZone(name: string): boolean {
-	try {
-		new Intl.DateTimeFormat('en', { timeZone: name });
-		return true;
-	} catch {
-		return false;
-	}
+	return refusable(db, (tx) =>
+		once(tx, submission, async () => {
+			const id = await freeId(tx, wanted.name);
+			await writeWholeTeam(tx, wholeTeam(wanted, { id, sport, players: players.value, today }));
+			const practice = await addPractice(tx, {
+				teamId: id,
+				id: nanoid(12),
+				wanted: {
+					date: today,
+					start: '18:00',
+					minutes: FIRST_MINUTES,
+					place: sport.ground.name,
+					expected: players.value.map((_, index) => `p${index + 1}`),
+					adults: ['head']
+				}
+			});
+			return practice.ok ? ok({ team: id, practice: practice.value.id }) : practice;
+		})
+	);
 }

@@ -1,5 +1,6 @@
 import type { Attendance } from '$core/model/attendance';
 import type { ExportPerson } from '$core/model/exportFiles';
+import { comingTo } from '$core/season';
 import type { Queryable } from '../database';
 import { listAttendance } from '../repositories/attendance';
 import { listPractices } from '../repositories/practices';
@@ -26,18 +27,21 @@ export async function loadPerson(
 	const people = await readPeople(db, teamId);
 	const person = people.find((each) => each.id === id && each.kind === 'player');
 	if (!person) return undefined;
-	const practices = (await listPractices(db, teamId)).map(({ practice }) => practice);
-	const dayOf = new Map(practices.map((practice) => [practice.id, practice.date]));
-	const rows = await listAttendance(db, teamId);
+	const practices = (await listPractices(db, teamId)).filter(({ isArchived }) => !isArchived);
+	const rows = (await listAttendance(db, teamId)).filter((row) => row.person === id);
+	const rowAt = new Map(rows.map((row) => [row.practice, row]));
 	return {
 		person,
-		attendance: rows
-			.filter((row) => row.person === id)
-			.map(({ practice, person: _person, ...said }) => ({
-				date: dayOf.get(practice) ?? '',
-				...said
-			})),
-		expected: practices.filter(({ expected }) => expected.includes(id)).map(({ date }) => date),
+		attendance: practices.flatMap(({ practice, isDone }) => {
+			const row = rowAt.get(practice.id);
+			if (!row) return [];
+			const own = new Map([[id, row]]);
+			const said = comingTo([id], { practice, isHeld: isDone }, own).get(id);
+			return said && said.state !== 'here' ? [{ date: practice.date, ...said }] : [];
+		}),
+		expected: practices
+			.filter(({ practice }) => practice.expected.includes(id))
+			.map(({ practice }) => practice.date),
 		counted: await countedFor(db, teamId, id)
 	};
 }

@@ -1,11 +1,13 @@
 import { nanoid } from 'nanoid';
 import { fail, ok, type Result } from '$core/base';
 import { AdultRows, type AdultRow } from '$core/model/squad';
-import type { Team } from '$core/model/team';
+import type { Adult, Team } from '$core/model/team';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { writeAdult } from '../repositories/people';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadWithoutDrills } from '../repositories/surroundings';
+import { refusable } from './refusable';
+import { once, staleness, type Refused, type Submission } from './submission';
 
 /** What a row says that its team does not know. */
 function rowFault({ name, role, units, skills, ages }: AdultRow, team: Team): Misfit | null {
@@ -21,28 +23,44 @@ function rowFault({ name, role, units, skills, ages }: AdultRow, team: Team): Mi
 	return null;
 }
 
-/** Saves adults, all or none: those with an id are changed, the others added. A misfit names row and field. */
+/** What a form of the adults is read from, and what a save is held against. */
+export const adultsStored = (adults: readonly Adult[]): unknown => adults;
+
+/**
+ * Saves adults, all or none: those with an id are changed, the others added. A misfit names row and field;
+ * it has `newest` where the adults are not what the rows were made from (`base`).
+ */
 export async function saveAdults(
 	db: Db,
-	{ teamId, day, rows }: { teamId: string; day: string; rows: unknown }
-): Promise<Result<null, Misfit>> {
+	{
+		teamId,
+		day,
+		rows,
+		base,
+		submission
+	}: { teamId: string; day: string; rows: unknown } & Submission
+): Promise<Result<null, Refused>> {
 	const shape = readShape(AdultRows, rows);
 	if (!shape.ok) return shape;
-	const surroundings = await loadSurroundings(db, teamId, day);
-	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
-	const left = new Set(surroundings.adults.map(({ id }) => id));
-	for (const [index, row] of shape.value.entries()) {
-		if (row.id !== undefined && !left.delete(row.id))
-			return fail({ path: `[${index}].id`, message: 'is nobody of this team, or comes twice' });
-		const fault = rowFault(row, surroundings.team);
-		if (fault) return fail({ path: `[${index}].${fault.path}`, message: fault.message });
-	}
-	await db.transaction(async (tx) => {
-		for (const row of shape.value) {
-			const [name, role] = [row.name.trim(), row.role.trim()];
-			const id = row.id ?? `a-${nanoid(10)}`;
-			await writeAdult(tx, teamId, { ...row, name, role, id, isNew: row.id === undefined });
-		}
-	});
-	return ok(null);
+	return refusable(db, (tx) =>
+		once(tx, submission, async (): Promise<Result<null, Refused>> => {
+			const surroundings = await loadWithoutDrills(tx, teamId, day);
+			if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+			const stale = staleness(base, adultsStored(surroundings.adults));
+			if (stale) return fail(stale);
+			const left = new Set(surroundings.adults.map(({ id }) => id));
+			for (const [index, row] of shape.value.entries()) {
+				if (row.id !== undefined && !left.delete(row.id))
+					return fail({ path: `[${index}].id`, message: 'is nobody of this team, or comes twice' });
+				const fault = rowFault(row, surroundings.team);
+				if (fault) return fail({ path: `[${index}].${fault.path}`, message: fault.message });
+			}
+			for (const row of shape.value) {
+				const [name, role] = [row.name.trim(), row.role.trim()];
+				const id = row.id ?? `a-${nanoid(10)}`;
+				await writeAdult(tx, teamId, { ...row, name, role, id, isNew: row.id === undefined });
+			}
+			return ok(null);
+		})
+	);
 }

@@ -1,13 +1,18 @@
 import { fail, ok, type Result } from '$core/base';
 import { faultOf } from '$core/drill';
 import { Drill } from '$core/model/drill';
-import { readShape, type Misfit } from '../../../doors';
-import type { Db } from '../database';
+import { readShape } from '../../../doors';
+import type { Db, Queryable } from '../database';
 import { findDrill, insertRevision } from '../repositories/drills';
+import { refusable } from './refusable';
 import { slugOf } from './slug';
+import { once, staleness, type Refused, type Submission } from './submission';
+
+/** What the form of a drill is read from, and what a save is held against: which revision is the newest. */
+export const drillStored = ({ revision = 1 }: Drill): unknown => revision;
 
 /** An id made of a drill's name that the shelf does not have. */
-async function freeId(db: Db, teamId: string, name: string): Promise<string> {
+async function freeId(db: Queryable, teamId: string, name: string): Promise<string> {
 	const stem = slugOf(name, 'drill');
 	let id = stem;
 	for (let number = 2; await findDrill(db, teamId, id); number += 1) id = `${stem}-${number}`;
@@ -16,12 +21,19 @@ async function freeId(db: Db, teamId: string, name: string): Promise<string> {
 
 /**
  * Stores a drill that can run: as the next revision of itself, or, where `isNew`, under an id made of its
- * name. Gives the id; a misfit names the place at fault, and the rung where it is on one.
+ * name. Gives the id; a misfit names the place at fault, and the rung where it is on one. It has `newest`
+ * where the drill has another revision by now than the newest when it was read (`base`).
  */
 export async function saveDrill(
 	db: Db,
-	{ teamId, drill, isNew }: { teamId: string; drill: unknown; isNew: boolean }
-): Promise<Result<string, Misfit>> {
+	{
+		teamId,
+		drill,
+		isNew,
+		base,
+		submission
+	}: { teamId: string; drill: unknown; isNew: boolean } & Submission
+): Promise<Result<string, Refused>> {
 	const shape = readShape(Drill, drill);
 	if (!shape.ok) return shape;
 	if (shape.value.name.trim() === '') return fail({ path: 'name', message: 'needs a word' });
@@ -31,9 +43,16 @@ export async function saveDrill(
 		const path = fault.onRung ? `rung ${fault.onRung} ${place}`.trim() : place;
 		return fail({ path, message: fault.message });
 	}
-	const id = isNew ? await freeId(db, teamId, shape.value.name) : shape.value.id;
-	if (!isNew && !(await findDrill(db, teamId, id)))
-		return fail({ path: 'id', message: 'is no drill of this shelf' });
-	await db.transaction((tx) => insertRevision(tx, teamId, { ...shape.value, id }));
-	return ok(id);
+	return refusable(db, (tx) =>
+		once(tx, submission, async (): Promise<Result<string, Refused>> => {
+			// The id is made within the transaction: two new drills of one name are two drills.
+			const id = isNew ? await freeId(tx, teamId, shape.value.name) : shape.value.id;
+			const newest = isNew ? undefined : await findDrill(tx, teamId, id);
+			if (!isNew && !newest) return fail({ path: 'id', message: 'is no drill of this shelf' });
+			const stale = newest ? staleness(base, drillStored(newest)) : null;
+			if (stale) return fail(stale);
+			await insertRevision(tx, teamId, { ...shape.value, id });
+			return ok(id);
+		})
+	);
 }

@@ -1,5 +1,11 @@
-import { applyEdit, evaluate, toContext, type EditFailure, type SentEdit } from '$core/practice';
-import { isDay } from '$core/model/fields';
+import {
+	applyEdit,
+	evaluate,
+	practiceFault,
+	toContext,
+	type EditFailure,
+	type SentEdit
+} from '$core/practice';
 import { Practice } from '$core/model/practice';
 import { ledgerRows, type LedgerRow } from '$core/season';
 import { assertNever, fail, ok, type Result } from '$core/base';
@@ -20,8 +26,10 @@ export type SaveFailure =
 	| { reason: 'not-found' }
 	/** Others were first: the newest state, and which of the edits it holds already. */
 	| { reason: 'stale'; current: StoredPractice; known: string[] }
+	/** The edit that does not apply. */
 	| { reason: 'refused'; edit: string; why: EditFailure }
-	| { reason: 'misfit'; misfit: Misfit };
+	/** What the practice would be no practice with; the edit that makes it so, where it is one. */
+	| { reason: 'misfit'; edit?: string; misfit: Misfit };
 
 /** Edits of one practice as they came in, made on the state `revision`. */
 export interface SaveRequest {
@@ -38,17 +46,35 @@ class Rollback extends Error {
 }
 
 function replay(practice: Practice, edits: readonly SentEdit[]): Result<Practice, SaveFailure> {
-	let current = practice;
+	const states = [practice];
 	for (const { id, edit } of edits) {
-		const applied = applyEdit(current, edit);
+		const applied = applyEdit(states[states.length - 1], edit);
 		if (!applied.ok) return fail({ reason: 'refused', edit: id, why: applied.failure });
-		current = applied.value.practice;
+		states.push(applied.value.practice);
 	}
-	const read = readShape(Practice, current);
-	if (!read.ok) return fail({ reason: 'misfit', misfit: read.failure });
-	if (isDay(current.date)) return ok(current);
-	const misfit = { path: 'edits.set.date', message: 'is not a day of the calendar' };
-	return fail({ reason: 'misfit', misfit });
+	const last = states[states.length - 1];
+	const misfit = misfitOf(last);
+	if (!misfit) return ok(last);
+	// The edit after which it first fits no more is at fault; looked for only where there is one.
+	const at = states.findIndex((state) => misfitOf(state) !== null);
+	return fail({ reason: 'misfit', misfit, ...(at > 0 && { edit: edits[at - 1].id }) });
+}
+
+/** What keeps a document from being a practice; null where it is one. */
+function misfitOf(practice: Practice): Misfit | null {
+	const read = readShape(Practice, practice);
+	return read.ok ? practiceFault(read.value) : read.failure;
+}
+
+/** The first edit whose id comes twice: which of the two is meant cannot be told. */
+function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
+	const seen = new Set<string>();
+	for (const [index, { id }] of edits.entries()) {
+		if (seen.has(id))
+			return { reason: 'misfit', misfit: { path: `edits[${index}].id`, message: 'comes twice' } };
+		seen.add(id);
+	}
+	return null;
 }
 
 /** The ledger rows of a practice as it stands, played with what its team had on that day. */
@@ -110,12 +136,26 @@ export async function saveEdits(
 	db: Db,
 	request: SaveRequest
 ): Promise<Result<StoredPractice, SaveFailure>> {
+	const double = doubleIn(request.edits);
+	if (double) return fail(double);
 	try {
 		return ok(await db.transaction((tx) => save(tx, request)));
 	} catch (error) {
 		if (error instanceof Rollback) return fail(error.failure);
 		throw error;
 	}
+}
+
+/** Which of these edits a practice has had already, and its state; undefined where there is no such practice. */
+export async function findKnown(
+	db: Db,
+	{ teamId, practiceId: id, edits }: { teamId: string; practiceId: string; edits: string[] }
+): Promise<{ current: StoredPractice; known: string[] } | undefined> {
+	return db.transaction(async (tx) => {
+		const current = await findPractice(tx, teamId, id);
+		if (!current) return undefined;
+		return { current, known: [...(await knownEdits(tx, { teamId, id }, edits))] };
+	});
 }
 
 /** A failure of saving in words, with the place it is about. */
@@ -126,7 +166,7 @@ export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'sta
 		case 'misfit':
 			return failure.misfit;
 		case 'refused':
-			return { path: `edits.${failure.edit}`, message: `does not apply: ${failure.why}` };
+			return { path: '', message: `It no longer applies (${failure.why}).` };
 		default:
 			return assertNever(failure);
 	}

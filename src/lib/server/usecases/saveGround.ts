@@ -6,18 +6,15 @@ import type { Db } from '../database';
 import { deleteGround, insertGround, listGrounds, updateGround } from '../repositories/places';
 import { listPractices } from '../repositories/practices';
 import { findTeam } from '../repositories/surroundings';
+import { refusable } from './refusable';
 import { listSports } from './sports';
-
-/** The most zones of a ground. */
-const MOST_ZONES = 120;
+import { staleness, type Refused, type Submission } from './submission';
 
 /** What the shape of a ground does not say: names that cannot be told apart, ids that come twice. */
 function groundFault({ zones, place, name }: Ground): Misfit | null {
 	if (name.trim() === '') return { path: 'name', message: 'needs a word' };
 	if (place && !(Number.isFinite(place.latitude) && Number.isFinite(place.longitude)))
 		return { path: 'place', message: 'needs both numbers' };
-	if (zones.length > MOST_ZONES)
-		return { path: 'zones', message: `are ${zones.length}; a ground has ${MOST_ZONES} at most` };
 	const ids = new Set<string>();
 	const names = new Set<string>();
 	for (const [index, zone] of zones.entries()) {
@@ -32,17 +29,26 @@ function groundFault({ zones, place, name }: Ground): Misfit | null {
 	return null;
 }
 
-/** Saves a ground in the place of the one with its id; a misfit names the place at fault. */
+/**
+ * Saves a ground in the place of the one with its id. A misfit names the place at fault; it has `newest`
+ * where the ground is not what it was changed from (`base`).
+ */
 export async function saveGround(
 	db: Db,
-	{ teamId, ground }: { teamId: string; ground: unknown }
-): Promise<Result<null, Misfit>> {
+	{ teamId, ground, base }: { teamId: string; ground: unknown } & Submission
+): Promise<Result<null, Refused>> {
 	const shape = readShape(Ground, ground);
 	if (!shape.ok) return shape;
 	const fault = groundFault(shape.value);
 	if (fault) return fail(fault);
-	const isThere = await updateGround(db, teamId, shape.value);
-	return isThere ? ok(null) : fail({ path: 'id', message: 'is no ground of this team' });
+	return refusable(db, async (tx): Promise<Result<null, Refused>> => {
+		const stored = (await listGrounds(tx, teamId)).find(({ id }) => id === shape.value.id);
+		if (!stored) return fail({ path: 'id', message: 'is no ground of this team' });
+		const stale = staleness(base, stored);
+		if (stale) return fail(stale);
+		await updateGround(tx, teamId, shape.value);
+		return ok(null);
+	});
 }
 
 /** Adds a ground as the team's sport has one, behind the others; gives its id. */

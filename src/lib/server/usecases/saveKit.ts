@@ -1,18 +1,23 @@
 import Type from 'typebox';
 import { fail, ok, type Result } from '$core/base';
 import { KitItem } from '$core/model/team';
-import { readShape, type Misfit } from '../../../doors';
+import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { replaceKit } from '../repositories/places';
+import { listKit, replaceKit } from '../repositories/places';
 import { findTeam } from '../repositories/surroundings';
+import { refusable } from './refusable';
+import { staleness, type Refused, type Submission } from './submission';
 
 const Kit = Type.Array(KitItem, { maxItems: 300 });
 
-/** Puts this kit in the place of all that a team had; a misfit names the row and the field. */
+/**
+ * Puts this kit in the place of all that a team had. A misfit names the row and the field; it has `newest`
+ * where the kit is not what the rows were made from (`base`).
+ */
 export async function saveKit(
 	db: Db,
-	{ teamId, rows }: { teamId: string; rows: unknown }
-): Promise<Result<null, Misfit>> {
+	{ teamId, rows, base }: { teamId: string; rows: unknown } & Submission
+): Promise<Result<null, Refused>> {
 	const shape = readShape(Kit, rows);
 	if (!shape.ok) return shape;
 	if (!(await findTeam(db, teamId))) return fail({ path: '', message: 'There is no such team.' });
@@ -26,6 +31,10 @@ export async function saveKit(
 		if (broken > count) return fault('broken', `are more than the ${count} that there are`);
 	}
 	const kit = shape.value.map((row) => ({ ...row, item: row.item.trim() }));
-	await db.transaction((tx) => replaceKit(tx, teamId, kit));
-	return ok(null);
+	return refusable(db, async (tx) => {
+		const stale = staleness(base, await listKit(tx, teamId));
+		if (stale) return fail(stale);
+		await replaceKit(tx, teamId, kit);
+		return ok(null);
+	});
 }

@@ -1,31 +1,36 @@
 import { fail, ok, type Result } from '$core/base';
-import { isDay } from '$core/model/fields';
+import type { ExportPerson } from '$core/model/exportFiles';
 import { PlayerFacts } from '$core/model/team';
-import { readShape, type Misfit } from '../../../doors';
-import type { Queryable } from '../database';
+import { readShape } from '../../../doors';
+import type { Db } from '../database';
 import { updateFacts } from '../repositories/people';
+import { readPeople } from '../repositories/wholeTeam';
+import { refusable } from './refusable';
+import { staleness, type Refused, type Submission } from './submission';
 
-/** A day of the facts that is in no calendar: its path, or null. */
-function dayFault({ restrictions }: PlayerFacts): Misfit | null {
-	for (const [index, { until, cleared }] of restrictions.entries()) {
-		const at = `restrictions[${index}]`;
-		if (until !== undefined && !isDay(until))
-			return { path: `${at}.until`, message: 'is not a day of the calendar' };
-		if (cleared && !isDay(cleared.on))
-			return { path: `${at}.cleared.on`, message: 'is not a day of the calendar' };
-	}
-	return null;
-}
+/** What the form of a player's page is read from, and what a save is held against. */
+export const factsStored = ({ note, restrictions }: ExportPerson): unknown => ({
+	note,
+	restrictions
+});
 
-/** Saves what stands on a player's own page; a misfit names the place at fault. */
+/**
+ * Saves what stands on a player's own page. A misfit names the place at fault; it has `newest` where the
+ * page is not what it was changed from (`base`).
+ */
 export async function savePerson(
-	db: Queryable,
-	{ teamId, id, facts }: { teamId: string; id: string; facts: unknown }
-): Promise<Result<null, Misfit>> {
+	db: Db,
+	{ teamId, id, facts, base }: { teamId: string; id: string; facts: unknown } & Submission
+): Promise<Result<null, Refused>> {
 	const shape = readShape(PlayerFacts, facts);
 	if (!shape.ok) return shape;
-	const fault = dayFault(shape.value);
-	if (fault) return fail(fault);
-	const isThere = await updateFacts(db, { teamId, id }, shape.value);
-	return isThere ? ok(null) : fail({ path: '', message: 'There is no such player in this squad.' });
+	return refusable(db, async (tx): Promise<Result<null, Refused>> => {
+		const person = (await readPeople(tx, teamId)).find((each) => each.id === id);
+		if (person?.kind !== 'player')
+			return fail({ path: '', message: 'There is no such player in this squad.' });
+		const stale = staleness(base, factsStored(person));
+		if (stale) return fail(stale);
+		await updateFacts(tx, { teamId, id }, shape.value);
+		return ok(null);
+	});
 }

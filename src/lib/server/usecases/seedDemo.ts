@@ -7,7 +7,7 @@ import type { Static, TSchema } from 'typebox';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
-import { insertPractice, replaceLedger } from '../repositories/practices';
+import { insertPractice, replaceLedger, setHeld } from '../repositories/practices';
 import { insertAttendance } from '../repositories/attendance';
 import { listTeams } from '../repositories/surroundings';
 import { rowsOf } from './saveEdits';
@@ -96,9 +96,12 @@ export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.
 
 /**
  * Fills an empty database with teams of the demo, in one transaction; leaves any other as it is.
- * Practices before `today` are done as they were planned.
+ * Practices before `today`, the day that the demo stands still on if none is given, were held as planned.
  */
-export async function seedDemo(db: Db, today: string, teams = demoTeams()): Promise<void> {
+export async function seedDemo(
+	db: Db,
+	{ today, teams = demoTeams() }: { today?: string; teams?: readonly string[] } = {}
+): Promise<void> {
 	if (!(await isFirstTime(db))) return;
 	await db.transaction(async (tx) => {
 		await tx.query(`insert into installation (step) values ('demo')`);
@@ -109,7 +112,9 @@ export async function seedDemo(db: Db, today: string, teams = demoTeams()): Prom
 				await insertPractice(tx, practice);
 				const rows = await rowsOf(tx, practice);
 				await replaceLedger(tx, practice, 'planned', rows);
-				if (practice.date < today) await replaceLedger(tx, practice, 'done', rows);
+				if (practice.date >= (today ?? demo.file.team.today ?? '')) continue;
+				await replaceLedger(tx, practice, 'done', rows);
+				await setHeld(tx, practice.teamId, practice.id);
 			}
 			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);
 		}

@@ -21,13 +21,15 @@ test('every limit is explained and its default lies within what may be set', () 
 });
 
 test('only what differs from the defaults is stored, for one team', async () => {
-	expect(await setLimits(db, 'saltmarsh', { ...DEFAULT_LIMITS, talkMinutes: 5 })).toMatchObject({
+	expect(
+		await setLimits(db, 'saltmarsh', { wanted: { ...DEFAULT_LIMITS, talkMinutes: 5 } })
+	).toMatchObject({
 		ok: true
 	});
 	expect(await findLimits(db, 'saltmarsh')).toEqual({ talkMinutes: 5 });
-	await setLimits(db, 'saltmarsh', {});
+	await setLimits(db, 'saltmarsh', { wanted: {} });
 	expect(await findLimits(db, 'saltmarsh')).toBeUndefined();
-	expect(await setLimits(db, 'nobody', {})).toMatchObject({ failure: { path: '' } });
+	expect(await setLimits(db, 'nobody', { wanted: {} })).toMatchObject({ failure: { path: '' } });
 });
 
 test.each([
@@ -46,6 +48,6 @@ test.each([
 	],
 	['playersAnAdult[0].players', { playersAnAdult: [{ under: 9, players: 0 }] }]
 ])('what is wrong is refused at %s and changes nothing', async (path, wanted) => {
-	expect(await setLimits(db, 'saltmarsh', wanted)).toMatchObject({ failure: { path } });
+	expect(await setLimits(db, 'saltmarsh', { wanted })).toMatchObject({ failure: { path } });
 	expect(await findLimits(db, 'saltmarsh')).toBeUndefined();
 });

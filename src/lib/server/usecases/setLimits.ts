@@ -3,21 +3,23 @@ import { fail, ok, sameValue, type Result } from '$core/base';
 import { closed } from '$core/model/fields';
 import { Limits } from '$core/model/team';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
-import { readShape, type Misfit } from '../../../doors';
+import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { findTeam, saveLimits } from '../repositories/surroundings';
+import { findLimits, findTeam, saveLimits } from '../repositories/surroundings';
+import { refusable } from './refusable';
+import { staleness, type Refused, type Submission } from './submission';
 
 const PartialLimits = Type.Partial(Limits, closed);
 
 /**
- * Stores the limits of a team: only those that are not the defaults. A misfit names the limit at fault;
- * nothing is stored then.
+ * Stores the limits of a team: only those that are not the defaults. A misfit names the limit at fault, and
+ * has `newest` where the limits are not what they were changed from (`base`); nothing is stored then.
  */
 export async function setLimits(
 	db: Db,
 	teamId: string,
-	wanted: Record<string, unknown>
-): Promise<Result<Partial<Limits>, Misfit>> {
+	{ wanted, base }: { wanted: Record<string, unknown> } & Submission
+): Promise<Result<Partial<Limits>, Refused>> {
 	if (!(await findTeam(db, teamId))) return fail({ path: '', message: 'There is no such team.' });
 	const shape = readShape(PartialLimits, wanted);
 	if (!shape.ok) return shape;
@@ -39,6 +41,10 @@ export async function setLimits(
 			([key, value]) => !sameValue(value, DEFAULT_LIMITS[key as keyof Limits])
 		)
 	);
-	await saveLimits(db, teamId, Object.keys(own).length > 0 ? own : null);
-	return ok(own);
+	return refusable(db, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
+		const stale = staleness(base, (await findLimits(tx, teamId)) ?? {});
+		if (stale) return fail(stale);
+		await saveLimits(tx, teamId, Object.keys(own).length > 0 ? own : null);
+		return ok(own);
+	});
 }

@@ -71,6 +71,39 @@ describe('everything out and in', () => {
 	});
 });
 
+/** A practice of a file, as far as it is spoilt here. */
+interface Nonsense {
+	date: string;
+	start: string;
+	timeZone: string;
+	place: string;
+	expected: string[];
+	periods: {
+		id: string;
+		minutes: number;
+		slots?: object[];
+		lanes: { blocks: NonsenseBlock[] }[];
+	}[];
+}
+interface NonsenseBlock {
+	climb: object[];
+	copies: { group?: string }[];
+	drill: { id: string; revision: number };
+}
+const block = ({ periods }: Nonsense) => periods[1].lanes[0].blocks[0];
+const stations = ({ periods }: Nonsense) =>
+	periods.find(({ slots }) => slots) as Nonsense['periods'][0];
+
+test('people who were removed keep their place in what was exported, without a name', async () => {
+	await db.query(`delete from person where team_id = 'saltmarsh' and id = 'p07'`);
+	const bytes = await exportAll(db);
+	const team = JSON.parse(strFromU8(unzipSync(bytes)['teams/saltmarsh/team.json']));
+	expect(team.gone).toEqual(['p07']);
+	await emptied();
+	expect(await importAll(db, bytes)).toMatchObject({ ok: true });
+	expect(Buffer.from(await exportAll(db)).equals(Buffer.from(bytes))).toBe(true);
+});
+
 describe('a file that is not right', () => {
 	const refused = async (bytes: Uint8Array) => {
 		await emptied();
@@ -91,7 +124,9 @@ describe('a file that is not right', () => {
 			message: expect.stringContaining('no JSON')
 		});
 		const none = changed(PRACTICE, (text) => text.replaceAll('2027-04-06', '2027-02-30'));
-		expect(await refused(none)).toMatchObject({ message: expect.stringContaining('not a day') });
+		expect(await refused(none)).toMatchObject({
+			message: expect.stringContaining('a day of the calendar')
+		});
 	});
 
 	test('is refused where it is no zip, no export, or of another team', async () => {
@@ -109,10 +144,68 @@ describe('a file that is not right', () => {
 
 	test('is refused where it contradicts itself', async () => {
 		const twice = changed('teams/saltmarsh/team.json', (text) =>
-			text.replace('"id": "p02"', '"id": "p03"')
+			text.replace('"item": "ball"', '"item": "cone"')
 		);
 		expect(await refused(twice)).toMatchObject({
 			message: expect.stringContaining('contradicts itself')
+		});
+	});
+
+	const nonsense: [string, string, (practice: Nonsense) => void][] = [
+		[
+			'a climb without steps',
+			'practice.periods[1].lanes[0].blocks[0].climb',
+			(p) => (block(p).climb = [])
+		],
+		['100,000 steps', 'blocks[0].climb', (p) => (block(p).climb = Array(1e5).fill({ minutes: 1 }))],
+		['5,000 copies', 'copies', (p) => (block(p).copies = Array(5000).fill(block(p).copies[0]))],
+		['600 periods', 'practice.periods', (p) => (p.periods = Array(600).fill(p.periods[0]))],
+		[
+			'minutes beyond a day',
+			'practice.periods',
+			(p) => p.periods.forEach((each) => (each.minutes = 600))
+		],
+		['a group that is not there', 'copies[0].group', (p) => (block(p).copies[0].group = 'ghost')],
+		['a lane that is not there', '.ghost', (p) => (stations(p).slots = [{ ghost: [] }])],
+		['a drill that is not there', '.drill', (p) => (block(p).drill = { id: 'ghost', revision: 1 })],
+		['a drill of another revision', '.drill', (p) => (block(p).drill.revision = 99)],
+		['a person who is not there', 'practice.expected[0]', (p) => (p.expected[0] = 'ghost')],
+		['somebody twice', 'practice.expected[1]', (p) => (p.expected[1] = p.expected[0])],
+		['an id twice', 'practice.periods', (p) => (p.periods[2].id = p.periods[1].id)],
+		['a time of day that is none', 'practice.start', (p) => (p.start = '25:00')],
+		['a year that is none', 'practice.date', (p) => (p.date = '0001-01-01')],
+		['a time zone that is none', 'practice.timeZone', (p) => (p.timeZone = 'Moon/Sea')],
+		['an id of an object', 'practice.periods[0].id', (p) => (p.periods[0].id = 'constructor')],
+		['a zero byte', 'practice.place', (p) => (p.place = 'Pitch\0')]
+	];
+	test.each(nonsense)('is refused with its place where it has %s', async (_what, path, spoil) => {
+		const bad = changed(PRACTICE, (text) => {
+			const stored = JSON.parse(text);
+			spoil(stored.practice);
+			return JSON.stringify(stored);
+		});
+		const failure = await refused(bad);
+		expect(failure).toMatchObject({ path: expect.stringContaining(path) });
+		expect(failure).toMatchObject({ path: expect.stringContaining(`${PRACTICE}: `) });
+	});
+
+	test.each(['__proto__', 'constructor', 'a b', 'ä'])('may not call a person %s', async (id) => {
+		const bad = changed('teams/saltmarsh/team.json', (text) =>
+			text.replace('"id": "p02"', `"id": "${id}"`)
+		);
+		expect(await refused(bad)).toMatchObject({
+			path: expect.stringMatching(/^teams\/saltmarsh\/team\.json: people\[\d+\]\.id$/),
+			message: expect.stringContaining('letters, digits')
+		});
+	});
+
+	test('may not bring a team with the address of a page', async () => {
+		const files = Object.entries(unzipSync(exported)).map(([name, bytes]) => [
+			name.replace('teams/saltmarsh', 'teams/data'),
+			strToU8(strFromU8(bytes).replaceAll('"saltmarsh"', '"data"'))
+		]);
+		expect(await refused(zipSync(Object.fromEntries(files)))).toMatchObject({
+			path: 'teams/data/team.json: team.id'
 		});
 	});
 

@@ -3,13 +3,16 @@ import type { Static, TSchema } from 'typebox';
 import { AttendanceFile } from '$core/model/attendance';
 import { Drill } from '$core/model/drill';
 import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
-import { Template } from '$core/model/practice';
-import { isDay } from '$core/model/fields';
+import { Template, type Practice } from '$core/model/practice';
+import { isTimeZone } from '$core/conditions';
+import { faultOf } from '$core/drill';
+import { periodsFault, practiceFault, type Named } from '$core/practice';
 import { fail, ok, type Result } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { listTeams } from '../repositories/surroundings';
 import { readWholeTeam, writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
+import { PAGES } from './slug';
 
 /** The most that a file to import may hold once it is unpacked. */
 const MOST_BYTES = 64_000_000;
@@ -86,23 +89,69 @@ function read<Schema extends TSchema>(
 	return refuse(path === '' ? name : `${name}: ${path}`, message);
 }
 
+/** Refuses a file for what makes no sense in it, with the place. */
+function refuseFault(fault: Misfit | null, name: string): void {
+	if (fault) refuse(fault.path === '' ? name : `${name}: ${fault.path}`, fault.message);
+}
+
+/** What the shape of a team does not say. */
+function checkTeam({ team, seasons }: ExportTeam, folder: string): void {
+	const name = `${folder}/team.json`;
+	if (PAGES.includes(team.id))
+		refuse(`${name}: team.id`, `"${team.id}" is a page of the application; no team has this id`);
+	if (!isTimeZone(team.timeZone))
+		refuse(`${name}: team.timeZone`, `"${team.timeZone}" is no time zone`);
+	if (team.ages.to < team.ages.from) refuse(`${name}: team.ages`, 'end before they begin');
+	const ids = seasons.map(({ id }) => id);
+	if (new Set(ids).size < ids.length) refuse(`${name}: seasons`, 'name one season twice');
+}
+
+/** What the shape of a drill does not say: it must be able to run. */
+function checkDrill(drill: Drill, name: string): void {
+	const fault = faultOf(drill);
+	if (!fault) return;
+	const place = ('path' in fault && fault.path) || '';
+	const path = fault.onRung ? `rung ${fault.onRung} ${place}`.trim() : place;
+	refuseFault({ path, message: fault.message }, name);
+}
+
+function checkPractice(
+	practice: Practice,
+	{ name, team, known }: { name: string; team: ExportTeam; known: Named }
+): void {
+	if (practice.teamId !== team.team.id) refuse(name, 'is of another team');
+	if (!team.seasons.some(({ id }) => id === practice.seasonId))
+		refuse(`${name}: practice.seasonId`, 'is of no season here');
+	const { groundId, timeZone } = practice;
+	if (groundId !== undefined && !team.grounds.some(({ id }) => id === groundId))
+		refuse(`${name}: practice.groundId`, `"${groundId}" is no ground of this team`);
+	if (!isTimeZone(timeZone)) refuse(`${name}: practice.timeZone`, `"${timeZone}" is no time zone`);
+	const fault = practiceFault(practice, known);
+	refuseFault(fault && { ...fault, path: `practice.${fault.path}` }, name);
+}
+
 function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): WholeTeam {
 	const inside = (part: string) =>
 		[...files.keys()].filter((name) => name.startsWith(`${folder}/${part}/`)).sort();
+	const named = <Schema extends TSchema>(part: string, schema: Schema) =>
+		inside(part).map((name) => [name, read(files, name, schema)] as const);
 	const team = read(files, `${folder}/team.json`, ExportTeam);
-	const practices = inside('practices').map((name) => read(files, name, ExportPractice));
-	for (const { practice } of practices) {
-		const at = `${folder}/practices/${safe(practice.id)}.json`;
-		if (practice.teamId !== team.team.id) refuse(at, 'is of another team');
-		if (!team.seasons.some(({ id }) => id === practice.seasonId))
-			refuse(at, 'is of no season here');
-		if (!isDay(practice.date)) refuse(at, `${practice.date} is not a day of the calendar`);
-	}
+	const [drills, practices] = [named('drills', Drill), named('practices', ExportPractice)];
+	const templates = named('templates', Template);
+	checkTeam(team, folder);
+	for (const [name, drill] of drills) checkDrill(drill, name);
+	const known = {
+		people: new Set([...team.people.map(({ id }) => id), ...(team.gone ?? [])]),
+		drills: new Set(drills.map(([, { id, revision = 1 }]) => `${id}@${revision}`))
+	};
+	for (const [name, { practice }] of practices) checkPractice(practice, { name, team, known });
+	for (const [name, { periods }] of templates) refuseFault(periodsFault(periods, known), name);
+	const values = <Value>(list: readonly (readonly [string, Value])[]) => list.map(([, v]) => v);
 	return {
 		team,
-		drills: inside('drills').map((name) => read(files, name, Drill)),
-		practices,
-		templates: inside('templates').map((name) => read(files, name, Template)),
+		drills: values(drills),
+		practices: values(practices),
+		templates: values(templates),
 		ledger: read(files, `${folder}/ledger.json`, ExportLedger),
 		attendance: read(files, `${folder}/attendance.json`, AttendanceFile)
 	};

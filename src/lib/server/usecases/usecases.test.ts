@@ -1,3 +1,4 @@
+import { weekOf } from '$core/season';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { demoPractice, demoSurroundings } from '../../../../tests/support/demo';
@@ -9,7 +10,7 @@ import { deleteTemplate, findTemplate } from '../repositories/templates';
 import { createPractice } from './createPractice';
 import { keepTemplate } from './keepTemplate';
 import { saveEdits } from './saveEdits';
-import { loadBoard, loadPracticeList, weekOf } from './views';
+import { loadBoard, loadPracticeList } from './views';
 
 let db: Db;
 beforeEach(async () => {

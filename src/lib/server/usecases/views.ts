@@ -1,12 +1,12 @@
 import { evaluate, plannedMinutes, toContext } from '$core/practice';
 import { check } from '$core/checks';
-import { meetingsIn, type Meetings } from '$core/season';
+import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Surroundings } from '$core/model/bundle';
-import type { Season } from '$core/model/team';
 import type { Queryable } from '../database';
 import { findPractice, listPractices, type StoredPractice } from '../repositories/practices';
 import { listGrounds } from '../repositories/places';
 import { loadSurroundings } from '../repositories/surroundings';
+import { listAttended } from './attendance';
 
 /** A practice in the list of a season. */
 export interface PracticeLine {
@@ -31,13 +31,6 @@ export interface PracticeLine {
 	isArchived: boolean;
 }
 
-const DAY = 24 * 60 * 60 * 1000;
-
-/** The week of a season that a day lies in, counted from 1. */
-export function weekOf({ firstDay }: Pick<Season, 'firstDay'>, day: string): number {
-	return Math.floor((Date.parse(day) - Date.parse(firstDay)) / (7 * DAY)) + 1;
-}
-
 /** What a board is drawn from. */
 export interface Board {
 	stored: StoredPractice;
@@ -58,7 +51,7 @@ export async function loadBoard(
 	const { date, groundId } = stored.practice;
 	const surroundings = await loadSurroundings(db, teamId, date, groundId);
 	if (!surroundings) return undefined;
-	const past = (await listPractices(db, teamId)).filter(({ practice }) => practice.date < date);
+	const past = (await listAttended(db, teamId)).filter(({ practice }) => practice.date < date);
 	const met = meetingsIn(past.map(({ practice }) => practice));
 	return { stored, surroundings, week: weekOf(surroundings.season, date), met };
 }

@@ -1,22 +1,29 @@
 import { fail } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
-import { saveAdults } from '$lib/server/usecases/saveAdults';
+import { adultsStored, saveAdults } from '$lib/server/usecases/saveAdults';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const { team, adults } = await requireSurroundings(await useDb(), params.team, today);
-	return { team, adults };
+	return { team, adults, stamp: stampOf(adultsStored(adults)) };
 };
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const { today } = await useConfig();
-		const rows = jsonField(await request.formData(), 'rows');
-		const saved = await saveAdults(await useDb(), { teamId: params.team, day: today, rows });
+		const today = await todayOf(params.team);
+		const form = await request.formData();
+		const saved = await saveAdults(await useDb(), {
+			teamId: params.team,
+			day: today,
+			rows: jsonField(form, 'rows'),
+			...submissionOf(form)
+		});
 		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params, request }) => {

@@ -22,7 +22,8 @@
 		empty: emptyAdult,
 		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
 		sent: (row) => adultRowOf(row, data.team),
-		first: 'name'
+		first: 'name',
+		isStoredElsewhere: true
 	});
 	let leaving: AdultEntry | null = $state.raw(null);
 
@@ -44,6 +45,7 @@
 	<RowsForm
 		table={adults}
 		{columns}
+		stamp={data.stamp}
 		answer={form}
 		action="?/save"
 		save="Save the adults"

@@ -1,29 +1,44 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import { untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
 	import AttendanceTable from '$lib/components/attendance/AttendanceTable.svelte';
-	import {
-		faultIn,
-		saying,
-		sentOf,
-		weekOfStored,
-		type Week
-	} from '$lib/components/attendance/week';
+	import { faultIn, saidAt, saying, sentOf, type Changes } from '$lib/components/attendance/week';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	const w = useWording();
-	// What is typed stays until what is stored changes.
-	let week: Week = $derived(weekOfStored(data.practices));
-	const sent = $derived(JSON.stringify(sentOf(week)));
-	const isChanged = $derived(sent !== JSON.stringify(sentOf(weekOfStored(data.practices))));
+	/** What is typed and not stored: of all weeks, since the page stays while another is looked at. */
+	let changes: Changes = $state.raw({});
+	const sent = $derived(sentOf(data.practices, changes));
+	const isChanged = $derived(sent.length > 0);
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
-	const fault = $derived(misfit ? faultIn(week, misfit.path) : null);
+	/** What the last save sent: a refusal speaks of its rows. */
+	let lastSent: typeof sent = $state.raw([]);
+	const fault = $derived(misfit ? faultIn(lastSent, misfit.path) : null);
+	let sheet: HTMLFormElement | undefined = $state();
+	const draft = new FormDraft<Changes>({
+		about: untrack(() => `${page.url.pathname} ${data.week}`),
+		stamp: () => '',
+		read: () => changes,
+		write: (typed) => (changes = typed),
+		isChanged: () => isChanged,
+		async reload() {
+			changes = {};
+			await invalidateAll();
+		}
+	});
+	// What somebody else has said is shown beneath what is typed, before it is saved again.
+	$effect(() => {
+		if (form && 'isStale' in form && form.isStale) invalidateAll();
+	});
 
 	const unit = (id: string | undefined) => data.units.find((each) => each.id === id)?.name ?? '';
 	const players = $derived(
@@ -52,7 +67,7 @@
 		<a href="?">This week</a>
 		<a href="?week={data.week + 1}">Week {data.week + 1}</a>
 	{/snippet}
-	<Outcome {misfit} {where} saved={!!form && 'saved' in form && !isChanged} />
+	<Outcome {misfit} {where} saved={!!form && 'saved' in form && !isChanged} {draft} form={sheet} />
 	{#if data.practices.length === 0}
 		<p class="empty">
 			{w('No practice is planned in this week.')}
@@ -64,21 +79,23 @@
 				{heading}
 				{people}
 				practices={data.practices}
-				{week}
+				saidOf={(at) => saidAt(data.practices, changes, at)}
 				habits={data.habits}
 				{fault}
-				onsay={(at, set) => (week = saying(week, at, set))}
+				onsay={(at, set) => (changes = saying(data.practices, changes, { at, set }))}
 			/>
 		{/each}
-		<form method="POST" use:enhance={keepTyped}>
-			<input type="hidden" name="sent" value={sent} />
-			<Button type="submit" disabled={!isChanged}>Save who comes</Button>
+		<DraftForm {draft} bind:form={sheet} class="attendance">
+			<input type="hidden" name="sent" value={JSON.stringify(sent)} />
+			<Button type="submit" disabled={!isChanged} on:click={() => (lastSent = sent)}
+				>Save attendance</Button
+			>
 			<p>
 				{w(
 					'A practice that is to come is planned with it at once; of one that was held, turns and minutes are counted anew.'
 				)}
 			</p>
-		</form>
+		</DraftForm>
 	{/if}
 </Page>
 
@@ -91,13 +108,13 @@
 		font-weight: 600;
 		color: var(--action);
 	}
-	form {
+	:global(form.attendance) {
 		display: flex;
 		flex-wrap: wrap;
 		gap: 8px 20px;
 		align-items: center;
 	}
-	form p {
+	:global(form.attendance) p {
 		color: var(--ink-soft);
 		font-size: 13px;
 	}

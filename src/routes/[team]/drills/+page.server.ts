@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
 import { loadShelfPage } from '$lib/server/usecases/shelfPage';
+import { todayOf } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 const NUMBERS = ['effort', 'contact', 'unused', 'players', 'adults', 'minutes'];
@@ -18,7 +19,7 @@ function partsOf(params: URLSearchParams, keys: readonly string[]): Record<strin
 }
 
 export const load: PageServerLoad = async ({ params, url: { searchParams } }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const db = await useDb();
 	const { id, name, skillAreas } = await requireTeam(db, params.team);
 	const words = searchParams.get('words') ?? '';

@@ -37,6 +37,7 @@
 	<RowsForm
 		table={kit}
 		{columns}
+		stamp={data.stamp}
 		answer={form}
 		save="Save the kit"
 		empty="There is no kit yet. Add what you carry to the ground."

@@ -4,6 +4,7 @@ import { useDb } from '$lib/server/app';
 import { findLimits, findTeam } from '$lib/server/repositories/surroundings';
 import { listSports } from '$lib/server/usecases/sports';
 import { setLimits } from '$lib/server/usecases/setLimits';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async ({ params }) => {
 	return {
 		team: { id: team.id, name: team.name },
 		limits: { ...DEFAULT_LIMITS, ...own },
+		stamp: stampOf(own),
 		cautions: sport?.cautions ?? []
 	};
 };
@@ -36,15 +38,13 @@ function readForm(form: FormData): Record<string, unknown> {
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const set = await setLimits(
-			await useDb(),
-			params.team as string,
-			readForm(await request.formData())
-		);
+		const form = await request.formData();
+		const wanted = { wanted: readForm(form), ...submissionOf(form) };
+		const set = await setLimits(await useDb(), params.team as string, wanted);
 		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
 	},
 	reset: async ({ params }) => {
-		const set = await setLimits(await useDb(), params.team as string, {});
+		const set = await setLimits(await useDb(), params.team as string, { wanted: {} });
 		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
 	}
 };

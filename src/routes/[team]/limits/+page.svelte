@@ -1,7 +1,11 @@
 <script lang="ts">
 	import { Button, NumberInput } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import { untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { sameValue } from '$core/base';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -14,9 +18,23 @@
 	const shown = ({ key, unit }: LimitFact, limits: PageData['limits']) =>
 		unit === '%' ? Math.round(limits[key] * 100) : limits[key];
 	// What is typed stays until the stored limits themselves change.
-	let values: Record<string, number | null> = $derived(
-		Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)]))
-	);
+	const stored = $derived({
+		values: Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)])),
+		ages: data.limits.playersAnAdult
+	});
+	let values: Record<string, number | null> = $derived(stored.values);
+	let ages: { under: number | null; players: number | null }[] = $derived(stored.ages);
+	let sheet: HTMLFormElement | undefined = $state();
+	const isChanged = $derived(!sameValue({ values, ages }, stored));
+	const draft = new FormDraft<{ values: typeof values; ages: typeof ages }>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => data.stamp,
+		read: () => ({ values, ages }),
+		write: (typed) => ({ values, ages } = typed),
+		isChanged: () => isChanged,
+		reload: invalidateAll
+	});
+	const number = (typed: string) => (typed === '' ? null : Number(typed));
 	const isOwn = (fact: LimitFact) => values[fact.key] !== shown(fact, DEFAULT_LIMITS);
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 </script>
@@ -28,7 +46,7 @@
 	narrow
 	intro="What every practice is checked against. The rules of your league and what licensed practitioners say come first: set the numbers to theirs."
 >
-	<Outcome {misfit} saved={!!form} />
+	<Outcome {misfit} saved={!!form && !isChanged} {draft} form={sheet} />
 	{#if data.cautions.length > 0}
 		<section>
 			<h2>Usually looked after in this sport</h2>
@@ -37,7 +55,7 @@
 			</ul>
 		</section>
 	{/if}
-	<form method="POST" action="?/save" use:enhance={keepTyped}>
+	<DraftForm {draft} action="?/save" bind:form={sheet}>
 		<ul>
 			{#each LIMIT_FACTS as fact (fact.key)}
 				<li>
@@ -49,7 +67,9 @@
 						min={fact.least}
 						max={fact.most}
 						step={fact.step}
-						bind:value={values[fact.key]}
+						value={values[fact.key]}
+						on:change={(event) => (values = { ...values, [fact.key]: event.detail })}
+						on:input={(event) => (values = { ...values, [fact.key]: event.detail })}
 						invalid={misfit?.path === fact.key}
 						invalidText={misfit?.message}
 					/>
@@ -62,7 +82,7 @@
 			<li class="ages">
 				<fieldset>
 					<legend>{w('Players an adult, by age')}</legend>
-					{#each data.limits.playersAnAdult as { under, players }, index (index)}
+					{#each ages as { under, players }, index (index)}
 						<label
 							>under <input
 								type="number"
@@ -70,6 +90,8 @@
 								min="1"
 								max="99"
 								value={under}
+								oninput={(event) =>
+									(ages = ages.with(index, { under: number(event.currentTarget.value), players }))}
 								required
 							/></label
 						>
@@ -80,6 +102,8 @@
 								min="1"
 								max="99"
 								value={players}
+								oninput={(event) =>
+									(ages = ages.with(index, { under, players: number(event.currentTarget.value) }))}
 								required
 							/></label
 						>
@@ -96,7 +120,7 @@
 			<Button type="submit">Save the limits</Button>
 			<Button kind="ghost" type="submit" formaction="?/reset">Back to the defaults</Button>
 		</div>
-	</form>
+	</DraftForm>
 </Page>
 
 <style>

@@ -1,11 +1,12 @@
 import { error, fail } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { setArchived } from '$lib/server/repositories/practices';
 import { loadPracticeList } from '$lib/server/usecases/views';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team as string);
 	const list = await loadPracticeList(await useDb(), params.team, today);
 	if (!list) error(404, 'There is no such team.');
 	const { team, season } = list.surroundings;

@@ -2,7 +2,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import { group } from 'd3-array';
 	import { enhance } from '$app/forms';
-	import { clockAt } from '$lib/components/tape/layout';
+	import { clockAt } from '$core/conditions';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/ui/dates';
 	import Page from '$lib/components/page/Page.svelte';

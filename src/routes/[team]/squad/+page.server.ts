@@ -1,25 +1,31 @@
 import { error, fail } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
-import { saveSquad } from '$lib/server/usecases/saveSquad';
+import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team as string);
 	const surroundings = await loadSurroundings(await useDb(), params.team, today);
 	if (!surroundings) error(404, 'There is no such team.');
 	const { team, players } = surroundings;
-	return { team, players, today };
+	return { team, players, today, stamp: stampOf(squadStored(players)) };
 };
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const { today } = await useConfig();
-		const rows = jsonField(await request.formData(), 'rows');
-		const teamId = params.team as string;
-		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
+		const today = await todayOf(params.team as string);
+		const form = await request.formData();
+		const saved = await saveSquad(await useDb(), {
+			teamId: params.team as string,
+			day: today,
+			rows: jsonField(form, 'rows'),
+			...submissionOf(form)
+		});
 		return saved.ok ? { saved: saved.value } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params, request }) => {

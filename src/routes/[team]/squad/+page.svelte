@@ -23,7 +23,8 @@
 		empty: emptyEntry,
 		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
 		sent: rowOf,
-		first: 'name'
+		first: 'name',
+		isStoredElsewhere: true
 	});
 	let pasting = $state(false);
 	let pasted = $state('');
@@ -59,6 +60,7 @@
 	<RowsForm
 		table={squad}
 		{columns}
+		stamp={data.stamp}
 		answer={form}
 		action="?/save"
 		save="Save the squad"

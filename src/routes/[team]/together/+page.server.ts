@@ -1,14 +1,15 @@
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { requireSurroundings } from '$lib/server/pages';
 import { pairsIn, togetherOf } from '$core/season';
-import { listPractices } from '$lib/server/repositories/practices';
+import { listAttended } from '$lib/server/usecases/attendance';
+import { todayOf } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const db = await useDb();
 	const { team, players } = await requireSurroundings(db, params.team, today);
-	const held = (await listPractices(db, params.team)).filter(({ isDone }) => isDone);
+	const held = (await listAttended(db, params.team)).filter(({ isDone }) => isDone);
 	const met = pairsIn(held.map(({ practice }) => practice));
 	return {
 		team: { id: team.id, name: team.name },

@@ -2,19 +2,25 @@ import { fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
 import { saveWords } from '$lib/server/usecases/saveWords';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
+/** Fields of the form that are no words. */
+const BESIDE = { base: true, submission: true };
+
 export const load: PageServerLoad = async ({ params }) => {
-	const { id, name } = await requireTeam(await useDb(), params.team);
-	return { team: { id, name } };
+	const { id, name, words = {} } = await requireTeam(await useDb(), params.team);
+	return { team: { id, name }, stamp: stampOf(words) };
 };
 
 export const actions: Actions = {
 	default: async ({ params, request }) => {
+		const form = await request.formData();
 		const words = Object.fromEntries(
-			[...(await request.formData())].map(([k, v]) => [k, String(v)])
+			[...form].flatMap(([key, value]) => (key in BESIDE ? [] : [[key, String(value)]]))
 		);
-		const saved = await saveWords(await useDb(), { teamId: params.team, words });
+		const sent = { teamId: params.team, words, ...submissionOf(form) };
+		const saved = await saveWords(await useDb(), sent);
 		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
 	}
 };

@@ -1,7 +1,11 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { untrack } from 'svelte';
+	import { sameValue } from '$core/base';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { GLOSSARY, oneAndMany } from '$core/words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -11,6 +15,18 @@
 
 	// What is typed stays until the stored words themselves change.
 	let own: Record<string, string> = $derived({ ...data.words });
+	let sheet: HTMLFormElement | undefined = $state();
+	const said = (words: Record<string, string>) =>
+		Object.fromEntries(Object.entries(words).filter(([, text]) => text.trim() !== ''));
+	const isChanged = $derived(!sameValue(said(own), said(data.words)));
+	const draft = new FormDraft<Record<string, string>>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => data.stamp,
+		read: () => own,
+		write: (words) => (own = words),
+		isChanged: () => isChanged,
+		reload: invalidateAll
+	});
 	const many = (word: string) => (own[word]?.trim() ? oneAndMany(own[word])[1] : '');
 	const TITLE = 'Words';
 	const INTRO =
@@ -20,9 +36,11 @@
 <Page team={data.team} current="words" title={TITLE} intro={INTRO} narrow>
 	<Outcome
 		misfit={form && 'misfit' in form ? form.misfit : null}
-		saved={!!form && 'saved' in form}
+		saved={!!form && 'saved' in form && !isChanged}
+		{draft}
+		form={sheet}
 	/>
-	<form method="POST" use:enhance={keepTyped}>
+	<DraftForm {draft} bind:form={sheet}>
 		<ul>
 			{#each GLOSSARY as { word, says } (word)}
 				<li>
@@ -41,7 +59,7 @@
 			{/each}
 		</ul>
 		<Button type="submit">Save the words</Button>
-	</form>
+	</DraftForm>
 </Page>
 
 <style>

@@ -1,7 +1,10 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { isTimeZone } from '$core/conditions';
+import { useDb } from '$lib/server/app';
+import { todayIn } from '$lib/server/today';
 import { createTeam, NewTeam } from '$lib/server/usecases/createTeam';
 import { listSports } from '$lib/server/usecases/sports';
+import { submissionOf } from '$lib/server/usecases/submission';
 import { readShape } from '../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,8 +27,13 @@ export const actions: Actions = {
 			players: text(form, 'players')
 		});
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
-		const { today } = await useConfig();
-		const created = await createTeam(await useDb(), { wanted: wanted.value, today });
+		const { timeZone } = wanted.value;
+		const today = await todayIn(isTimeZone(timeZone) ? timeZone : 'UTC');
+		const created = await createTeam(await useDb(), {
+			wanted: wanted.value,
+			today,
+			...submissionOf(form)
+		});
 		if (!created.ok) return fail(400, { misfit: created.failure });
 		const { team, practice } = created.value;
 		redirect(303, `/${encodeURIComponent(team)}/practices/${practice}`);

@@ -8,21 +8,39 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import { page } from '$app/state';
+	import { sameValue } from '$core/base';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	const EXAMPLE = '7 Ada Lind\n12 Bo Farrow';
-	let name = $state('');
-	let sport = $state(untrack(() => data.sports[0]?.id ?? ''));
-	let from: number | null = $state(12);
-	let to: number | null = $state(14);
-	let coach = $state('');
-	let players = $state('');
+	const empty = {
+		name: '',
+		sport: untrack(() => data.sports[0]?.id ?? ''),
+		from: 12 as number | null,
+		to: 14 as number | null,
+		coach: '',
+		players: ''
+	};
+	let { name, sport, from, to, coach, players } = $state({ ...empty });
+	let sheet: HTMLFormElement | undefined = $state();
+	const typed = $derived({ name, sport, from, to, coach, players });
+	const draft = new FormDraft<typeof empty>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => '',
+		read: () => typed,
+		write: fill,
+		isChanged: () => !sameValue(typed, empty),
+		reload: async () => fill(empty)
+	});
+	function fill(values: typeof empty) {
+		({ name, sport, from, to, coach, players } = values);
+	}
 	let timeZone = $state('UTC');
 
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
@@ -38,8 +56,8 @@
 	title="New team"
 	intro="It starts with the ground, positions and drills of its sport. All of it can be changed later."
 >
-	<Outcome misfit={form?.misfit} />
-	<form method="POST" use:enhance={keepTyped}>
+	<Outcome misfit={form?.misfit} {draft} form={sheet} />
+	<DraftForm {draft} bind:form={sheet} class="team">
 		<input type="hidden" name="timeZone" value={timeZone} />
 		<div class="fields">
 			<TextInput
@@ -84,20 +102,20 @@
 			helperText="Paste the list that you have. A number before the name is kept."
 			bind:value={players}
 		/>
-		<Button type="submit">Make the team</Button>
-	</form>
+		<Button type="submit">Create team</Button>
+	</DraftForm>
 </Page>
 
 <style>
-	form {
+	:global(form.team) {
 		display: grid;
 		gap: 18px;
 		justify-items: start;
 	}
-	form > :global(*) {
+	:global(form.team > *) {
 		width: 100%;
 	}
-	form > :global(button) {
+	:global(form.team > button) {
 		width: auto;
 	}
 	.fields {

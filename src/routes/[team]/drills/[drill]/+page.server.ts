@@ -1,11 +1,12 @@
 import { error } from '@sveltejs/kit';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { loadDrillPage } from '$lib/server/usecases/drillPage';
+import { todayOf } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const db = await useDb();
 	const { id, name, skillAreas } = await requireTeam(db, params.team);
 	const page = await loadDrillPage(db, params.team, {

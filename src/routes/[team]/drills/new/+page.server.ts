@@ -5,6 +5,7 @@ import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
 import { saveDrill } from '$lib/server/usecases/saveDrill';
+import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 /** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
@@ -25,8 +26,9 @@ export const load: PageServerLoad = async ({ params, url }) => {
 
 export const actions: Actions = {
 	default: async ({ params: { team: teamId }, request }) => {
-		const drill = jsonField(await request.formData(), 'drill');
-		const saved = await saveDrill(await useDb(), { teamId, drill, isNew: true });
+		const form = await request.formData();
+		const sent = { teamId, drill: jsonField(form, 'drill'), ...submissionOf(form) };
+		const saved = await saveDrill(await useDb(), { ...sent, isNew: true });
 		if (!saved.ok) return fail(400, { misfit: saved.failure });
 		redirect(303, `/${encodeURIComponent(teamId)}/drills/${encodeURIComponent(saved.value)}`);
 	}

@@ -1,15 +1,17 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { toContext } from '$core/practice';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { listGrounds, listKit } from '$lib/server/repositories/places';
 import { nextPractice } from '$lib/server/repositories/practices';
 import { removeGround, saveGround } from '$lib/server/usecases/saveGround';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const db = await useDb();
 	const { shelf, limits, team } = toContext(await requireSurroundings(db, params.team, today));
 	const grounds = await listGrounds(db, params.team);
@@ -19,6 +21,7 @@ export const load: PageServerLoad = async ({ params }) => {
 	return {
 		team: { id: team.id, name: team.name, timeZone: team.timeZone },
 		ground,
+		stamp: stampOf(ground),
 		grounds: grounds.map(({ id, name }) => ({ id, name })),
 		items: (await listKit(db, params.team)).map(({ item }) => item),
 		drills: shelf.map(({ id, name, group, ground: size, fixtures }) => ({
@@ -35,8 +38,12 @@ export const load: PageServerLoad = async ({ params }) => {
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const ground = jsonField(await request.formData(), 'ground');
-		const saved = await saveGround(await useDb(), { teamId: params.team, ground });
+		const form = await request.formData();
+		const saved = await saveGround(await useDb(), {
+			teamId: params.team,
+			ground: jsonField(form, 'ground'),
+			...submissionOf(form)
+		});
 		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params: { team: teamId, ground: id } }) => {

@@ -2,21 +2,22 @@
 	import { Button } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { untrack } from 'svelte';
-	import { beforeNavigate } from '$app/navigation';
 	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
-	import { compassName, sunOver } from '$core/conditions';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { clockAt, compassName, sunOver } from '$core/conditions';
 	import { halfOverlaps } from '$core/ground';
 	import { copiesByFixtures, copiesInZone } from '$core/sizing';
-	import type { Zone } from '$core/model/team';
+	import type { Ground, Zone } from '$core/model/team';
 	import { kept } from '$core/words';
 	import GroundMap from '$lib/components/ground/GroundMap.svelte';
 	import GroundPanel from '$lib/components/ground/GroundPanel.svelte';
 	import ZonePanel from '$lib/components/ground/ZonePanel.svelte';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
-	import { clockAt } from '$lib/components/tape/layout';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { GroundEditor } from '$lib/state/groundEditor.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -69,10 +70,14 @@
 		if (event.shiftKey) editor.redo();
 		else editor.undo();
 	}
-	beforeNavigate(({ cancel, type }) => {
-		if (!editor.isChanged || type === 'form') return;
-		// The browser asks by itself before a page is left for another site or closed.
-		if (type === 'leave' || !confirm(w('The ground is not saved. Leave it so?'))) cancel();
+	let sheet: HTMLFormElement | undefined = $state();
+	const draft = new FormDraft<Ground>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => data.stamp,
+		read: () => editor.ground,
+		write: (ground) => editor.set(ground),
+		isChanged: () => editor.isChanged,
+		reload: invalidateAll
 	});
 </script>
 
@@ -89,16 +94,18 @@
 		<Button size="small" kind="tertiary" disabled={!editor.canUndo} on:click={() => editor.undo()}
 			>Undo</Button
 		>
-		<form method="POST" action="?/save" use:enhance={keepTyped}>
+		<DraftForm {draft} action="?/save" bind:form={sheet}>
 			<input type="hidden" name="ground" value={JSON.stringify(editor.ground)} />
 			<Button type="submit" size="small" disabled={!editor.isChanged}>{w('Save the ground')}</Button
 			>
-		</form>
+		</DraftForm>
 	{/snippet}
 	<Outcome
 		{misfit}
 		where={fault ? `${w('Zone')} ${fault.zone?.name}, ${fault.field}:` : undefined}
 		saved={!!form && 'saved' in form && !editor.isChanged}
+		{draft}
+		form={sheet}
 	/>
 	<div class="columns">
 		<div class="drawn">

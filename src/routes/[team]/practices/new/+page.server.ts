@@ -1,15 +1,18 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
-import { useConfig, useDb } from '$lib/server/app';
+import { nextFreeDay, usualOn } from '$core/season';
+import { useDb } from '$lib/server/app';
+import { listPracticeFacts } from '$lib/server/repositories/practices';
 import { listGrounds } from '$lib/server/repositories/places';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { listTemplates } from '$lib/server/repositories/templates';
-import { createPractice, findModel, NewPractice } from '$lib/server/usecases/createPractice';
-import { readShape } from '../../../../doors';
+import { createPractice, findModel } from '$lib/server/usecases/createPractice';
+import { submissionOf } from '$lib/server/usecases/submission';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
-	const { today } = await useConfig();
+	const today = await todayOf(params.team);
 	const model = await findModel(await useDb(), params.team, {
 		from: url.searchParams.get('from') ?? undefined,
 		template: url.searchParams.get('template') ?? undefined
@@ -19,12 +22,16 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	if (!surroundings) error(404, 'There is no such team.');
 	const { team, players, adults } = surroundings;
 	const grounds = await listGrounds(await useDb(), params.team);
+	const practices = await listPracticeFacts(await useDb(), params.team);
+	const date = nextFreeDay(practices, today);
 	return {
 		team: { id: team.id, name: team.name, units: team.units },
 		players,
 		adults,
 		grounds: grounds.map(({ id, name }) => ({ id, name })),
-		today,
+		date,
+		usual: usualOn(practices, date) ?? null,
+		taken: practices.filter((practice) => practice.date >= today),
 		model: model.value,
 		templates: (await listTemplates(await useDb(), params.team)).map(({ id, name }) => ({
 			id,
@@ -38,7 +45,7 @@ const text = (form: FormData, key: string) => String(form.get(key) ?? '');
 export const actions: Actions = {
 	default: async ({ params, request }) => {
 		const form = await request.formData();
-		const values = {
+		const wanted = {
 			date: text(form, 'date'),
 			start: text(form, 'start'),
 			minutes: Number(text(form, 'minutes') || NaN),
@@ -49,12 +56,11 @@ export const actions: Actions = {
 			...(form.has('from') && { from: text(form, 'from') }),
 			...(form.has('template') && { template: text(form, 'template') })
 		};
-		const wanted = readShape(NewPractice, values);
-		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
 		const created = await createPractice(await useDb(), {
 			teamId: params.team,
 			id: nanoid(12),
-			wanted: wanted.value
+			wanted,
+			...submissionOf(form)
 		});
 		if (!created.ok) return fail(400, { misfit: created.failure });
 		redirect(303, `/${encodeURIComponent(params.team)}/practices/${created.value.id}`);

@@ -1,13 +1,16 @@
 <script lang="ts">
 	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { sameValue } from '$core/base';
+	import { weekdayOf } from '$core/conditions';
 	import { kept } from '$core/words';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
 	import { useWording } from '$lib/components/page/wording.svelte';
 
@@ -17,34 +20,43 @@
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
 	const past = $derived(data.model && 'date' in data.model ? data.model : null);
 	const template = $derived(data.model && 'name' in data.model ? data.model : null);
-	let date = $state(untrack(() => data.today));
-	let start = $state(untrack(() => past?.start ?? '18:30'));
-	let minutes: number | null = $state(untrack(() => data.model?.minutes ?? 90));
-	let groundId = $state(untrack(() => past?.groundId ?? data.grounds[0].id));
-	let place = $state(untrack(() => past?.place ?? data.grounds[0].name));
-	let expected: string[] = $state(
-		untrack(() => past?.expected ?? data.players.map(({ id }) => id))
-	);
-	let present: string[] = $state(
-		untrack(
-			() =>
-				past?.adults ??
-				data.adults
-					.filter(({ days }) => !days || days.includes(isoDay(data.today)))
-					.map(({ id }) => id)
-		)
-	);
+	/** What the form proposes: the next free day with what is usual on it, or what its model had. */
+	const proposed = untrack(() => {
+		const { date, usual, grounds, players, adults } = data;
+		const of = past ?? usual;
+		const comes = ({ days }: (typeof adults)[number]) => !days || days.includes(weekdayOf(date));
+		return {
+			date,
+			start: of?.start ?? '18:30',
+			minutes: (data.model?.minutes ?? usual?.minutes ?? 90) as number | null,
+			groundId: of?.groundId ?? grounds[0].id,
+			place: of?.place ?? grounds[0].name,
+			expected: past?.expected ?? players.map(({ id }) => id),
+			present: past?.adults ?? adults.filter(comes).map(({ id }) => id)
+		};
+	});
+	let { date, start, minutes, groundId, place, expected, present } = $state({ ...proposed });
+	let sheet: HTMLFormElement | undefined = $state();
+	const typed = $derived({ date, start, minutes, groundId, place, expected, present });
+	const draft = new FormDraft<typeof proposed>({
+		about: untrack(() => page.url.pathname + page.url.search),
+		stamp: () => '',
+		read: () => typed,
+		write: fill,
+		isChanged: () => !sameValue(typed, proposed),
+		reload: async () => fill(proposed)
+	});
+	const sameDay = $derived(data.taken.filter((practice) => practice.date === date));
+
+	function fill(values: typeof proposed) {
+		({ date, start, minutes, groundId, place, expected, present } = values);
+	}
 	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
 
 	/** Another ground is another place, unless a coach has named one of their own. */
 	function takePlace() {
 		const isNamed = !data.grounds.some(({ name }) => name === place);
 		if (!isNamed) place = data.grounds.find(({ id }) => id === groundId)?.name ?? place;
-	}
-
-	/** Monday 1 to Sunday 7. */
-	function isoDay(day: string): number {
-		return new Date(`${day}T00:00:00Z`).getUTCDay() || 7;
 	}
 </script>
 
@@ -68,8 +80,8 @@
 			{/each}
 		</p>
 	{/if}
-	<Outcome misfit={form?.misfit} />
-	<form method="POST" use:enhance={keepTyped}>
+	<Outcome misfit={form?.misfit} {draft} form={sheet} />
+	<DraftForm {draft} bind:form={sheet}>
 		{#if data.model}
 			<input type="hidden" name={past ? 'from' : 'template'} value={data.model.id} />
 		{/if}
@@ -125,6 +137,12 @@
 				invalidText={fault('place')}
 			/>
 		</div>
+		{#if sameDay.length > 0}
+			<p class="taken" role="status">
+				{dayWords(date)}: {w('there is a practice already, at')}
+				{sameDay.map((each) => each.start).join(' and ')}.
+			</p>
+		{/if}
 		<h2>{expected.length} of {data.players.length} {w('players come')}</h2>
 		<PeoplePicker
 			players={data.players}
@@ -133,14 +151,19 @@
 			bind:expected
 			bind:present
 		/>
-		<Button type="submit">{w('Make the practice')}</Button>
-	</form>
+		<Button type="submit">{w('Create practice')}</Button>
+	</DraftForm>
 </Page>
 
 <style>
 	p {
 		color: var(--ink-soft);
 		padding-bottom: 10px;
+	}
+	.taken {
+		padding: 10px 0 0;
+		font-weight: 650;
+		color: var(--wait-ink);
 	}
 	h2 {
 		font-size: 15px;

@@ -1,7 +1,11 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
+	import { untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { sameValue } from '$core/base';
+	import DraftForm from '$lib/components/page/DraftForm.svelte';
+	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { Restriction } from '$core/model/team';
 	import { kept } from '$core/words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
@@ -20,8 +24,32 @@
 	let restrictions: Restriction[] = $derived(data.person.restrictions ?? []);
 	let isLeaving = $state(false);
 
+	let sheet: HTMLFormElement | undefined = $state();
+	const isChanged = $derived(
+		note !== (person.note ?? '') || !sameValue(restrictions, person.restrictions ?? [])
+	);
+	const draft = new FormDraft<{ note: string; restrictions: Restriction[] }>({
+		about: untrack(() => page.url.pathname),
+		stamp: () => data.stamp,
+		read: () => ({ note, restrictions }),
+		write: (typed) => ({ note, restrictions } = typed),
+		isChanged: () => isChanged,
+		reload: invalidateAll
+	});
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 	const facts = $derived(JSON.stringify({ note, restrictions }));
+	/** Where a fault is, as the page calls it. */
+	const place = $derived.by(() => {
+		const match = /^restrictions\[(\d+)\]\.?(.*)$/.exec(misfit?.path ?? '');
+		if (!match) return undefined;
+		const fields: Record<string, string> = {
+			setBy: 'set by',
+			until: 'until',
+			'cleared.by': 'lifted by',
+			'cleared.on': 'lifted from'
+		};
+		return `Restriction ${Number(match[1]) + 1}, ${fields[match[2]] ?? match[2]}:`;
+	});
 	const fault = (index: number, field: string) =>
 		misfit?.path === `restrictions[${index}].${field}` ? misfit.message : '';
 
@@ -52,9 +80,15 @@
 		>
 		<Button size="small" kind="danger-tertiary" on:click={() => (isLeaving = true)}>Remove</Button>
 	{/snippet}
-	<Outcome {misfit} saved={!!form && 'saved' in form} />
+	<Outcome
+		{misfit}
+		where={place}
+		saved={!!form && 'saved' in form && !isChanged}
+		{draft}
+		form={sheet}
+	/>
 	<div class="columns">
-		<form method="POST" action="?/save" use:enhance={keepTyped}>
+		<DraftForm {draft} action="?/save" bind:form={sheet}>
 			<input type="hidden" name="facts" value={facts} />
 			<TextArea id="note" rows={3} maxlength={2000} labelText="Notes" bind:value={note} />
 			<h2>Kept out of</h2>
@@ -127,7 +161,7 @@
 					>Add a restriction</Button
 				>
 			</div>
-		</form>
+		</DraftForm>
 		<PersonRecord team={data.team} kept={data} />
 	</div>
 </Page>

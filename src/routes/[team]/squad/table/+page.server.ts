@@ -1,9 +1,10 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { fail as notRead, ok, type Result } from '$core/base';
-import { useConfig, useDb } from '$lib/server/app';
+import { useDb } from '$lib/server/app';
 import { findTeam, loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
 import { readSquadCsv, type CsvReading } from '$lib/server/usecases/squadCsv';
+import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Rows and faults that are shown; the counts are of all. */
@@ -23,7 +24,7 @@ const MOST_BYTES = 1_000_000;
 
 /** What the file of the form holds, or why it is not looked at. */
 async function readFile(teamId: string, form: FormData): Promise<Result<CsvReading, string>> {
-	const { today } = await useConfig();
+	const today = await todayOf(teamId);
 	const surroundings = await loadSurroundings(await useDb(), teamId, today);
 	const file = form.get('file');
 	if (!surroundings || !(file instanceof File) || file.size === 0)
@@ -65,7 +66,7 @@ export const actions: Actions = {
 		if (!reading.ok) return fail(400, { message: reading.failure });
 		const { rows, faults } = reading.value;
 		if (faults.length > 0) return fail(400, { reading: shown(reading.value) });
-		const { today } = await useConfig();
+		const today = await todayOf(teamId);
 		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
 		if (!saved.ok)
 			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });

@@ -3,7 +3,8 @@ import { useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
-import { saveDrill } from '$lib/server/usecases/saveDrill';
+import { drillStored, saveDrill } from '$lib/server/usecases/saveDrill';
+import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 /** The newest revision, or an older one that is to be taken back. */
@@ -12,14 +13,18 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
 	const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
 	if (!drill) error(404, 'There is no such drill on this shelf.');
-	return { team: { id, name, sport, skillAreas, units }, drill };
+	const newest = await findDrill(db, params.team, params.drill);
+	const stamp = stampOf(drillStored(newest ?? drill));
+	return { team: { id, name, sport, skillAreas, units }, drill, stamp };
 };
 
 export const actions: Actions = {
 	default: async ({ params: { team: teamId, drill: id }, request }) => {
-		const drill = jsonField(await request.formData(), 'drill');
+		const form = await request.formData();
+		const drill = jsonField(form, 'drill');
 		const own = typeof drill === 'object' && drill !== null ? { ...drill, id } : drill;
-		const saved = await saveDrill(await useDb(), { teamId, drill: own, isNew: false });
+		const sent = { teamId, drill: own, isNew: false, ...submissionOf(form) };
+		const saved = await saveDrill(await useDb(), sent);
 		if (!saved.ok) return fail(400, { misfit: saved.failure });
 		redirect(303, `/${encodeURIComponent(teamId)}/drills/${encodeURIComponent(saved.value)}`);
 	}

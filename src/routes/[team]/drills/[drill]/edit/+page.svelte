@@ -16,5 +16,5 @@
 		<a href="/{data.team.id}/drills/{encodeURIComponent(data.drill.id)}">{w('Back to the drill')}</a
 		>
 	{/snippet}
-	<DrillForm drill={data.drill} team={data.team} misfit={form?.misfit ?? null} />
+	<DrillForm drill={data.drill} team={data.team} misfit={form?.misfit ?? null} stamp={data.stamp} />
 </Page>

@@ -1,0 +1,326 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import { nanoid } from 'nanoid';
+	import type { Drill } from '$core/model/drill';
+	import type { Period } from '$core/model/practice';
+	import {
+		findBlock,
+		findPeriod,
+		playersOfLane,
+		periodFromDrill,
+		plainPeriod,
+		toContext,
+		type Edit,
+		type EditFailure
+	} from '$core/practice';
+	import BibShapes from '$lib/components/bib/BibShapes.svelte';
+	import Field from '$lib/components/field/Field.svelte';
+	import PlayBar from '$lib/components/field/PlayBar.svelte';
+	import Findings from '$lib/components/findings/Findings.svelte';
+	import GroupsDialog from '$lib/components/groups/GroupsDialog.svelte';
+	import LineupDialog from '$lib/components/lineup/LineupDialog.svelte';
+	import RotationDialog from '$lib/components/rotation/RotationDialog.svelte';
+	import Inspector from '$lib/components/inspector/Inspector.svelte';
+	import Shelf from '$lib/components/shelf/Shelf.svelte';
+	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
+	import Strip from '$lib/components/strip/Strip.svelte';
+	import Tape from '$lib/components/tape/Tape.svelte';
+	import { clockAt } from '$core/conditions';
+	import BorrowDialog from '$lib/components/ui/BorrowDialog.svelte';
+	import Conflicts from '$lib/components/ui/Conflicts.svelte';
+	import BoardHead from '$lib/components/ui/BoardHead.svelte';
+	import { handleKey } from '$lib/components/ui/boardKeys';
+	import { dayWords } from '$lib/components/ui/dates';
+	import KeysDialog from '$lib/components/ui/KeysDialog.svelte';
+	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
+	import TopBar from '$lib/components/ui/TopBar.svelte';
+	import { BoardView } from '$lib/state/boardView.svelte';
+	import { browserKeepers, PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import LeaveDialog from '$lib/components/page/LeaveDialog.svelte';
+	import { useWording } from '$lib/components/page/wording.svelte';
+	import type { Surroundings } from '$core/model/bundle';
+	import { weekOf, type Meetings } from '$core/season';
+	import type { ServerState } from '$lib/state/saver';
+	import PracticeDialog from './PracticeDialog.svelte';
+	import Unsaved from './Unsaved.svelte';
+
+	/** One practice on its board: tape, field, people, findings, and all that changes them. */
+	let {
+		data
+	}: {
+		data: {
+			stored: ServerState;
+			surroundings: Surroundings;
+			met: Meetings;
+			others: { id: string; date: string }[];
+		};
+	} = $props();
+
+	const w = useWording();
+	// The page is loaded for one practice; from then on the editor holds it.
+	const editor = untrack(() => {
+		const { practice } = data.stored;
+		const url = `/${practice.teamId}/practices/${practice.id}/edits`;
+		const keepers = browserKeepers(`${practice.teamId} ${practice.id}`);
+		return new PracticeEditor(url, data.stored, toContext(data.surroundings), keepers);
+	});
+	const view = new BoardView();
+	let lettersAreOn = $state(true);
+
+	onMount(() => {
+		void editor.resume();
+		return () => editor.dispose();
+	});
+
+	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
+	const game = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
+	const SAVED = {
+		saved: 'saved',
+		saving: 'saving …',
+		away: 'not saved: the server does not answer, trying again',
+		refused: 'not saved'
+	};
+
+	/** Asked about before it is left: what the server has not got yet. */
+	const unsaved = {
+		get isOpen() {
+			return editor.saveState === 'away' || editor.saveState === 'refused';
+		},
+		leave: () => {}
+	};
+	const apply = (edit: Edit) => tell(editor.apply(edit));
+	function tell(failure: EditFailure | null) {
+		view.said = failure ? `That cannot be done: ${failure}` : '';
+		view.forget(editor.practice);
+	}
+	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;
+	function addDrill(drill: Drill) {
+		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: 10 });
+		if (!added) {
+			view.said = `${editor.w('No zone of this ground holds')} ${drill.name}.`;
+			return;
+		}
+		const after = added.kind === 'warm-up' ? null : selectedOrLast();
+		apply({ type: 'add-period', period: added, after });
+		view.mark(added.id, added.lanes[0].blocks[0].id);
+	}
+	let tape: Tape | undefined = $state();
+	function hold(drill: Drill | null, { clientX, clientY }: { clientX: number; clientY: number }) {
+		view.held = drill && { drill, id: view.held?.id ?? nanoid(8), clientX, clientY };
+	}
+	function dropHeld() {
+		const proposal = view.held && tape?.proposalFor(view.held);
+		const id = view.held?.id ?? null;
+		view.held = null;
+		if (!proposal) return;
+		apply(proposal.edit);
+		view.mark(id);
+	}
+	const PLAIN = {
+		water: { name: 'Water', minutes: 2 },
+		talk: { name: 'Talk', minutes: 3 },
+		close: { name: 'Close', minutes: 2 }
+	};
+	function addPeriod(added: Period) {
+		apply({ type: 'add-period', period: added, after: selectedOrLast() });
+		view.mark(added.id, added.lanes[0]?.blocks[0]?.id ?? null);
+	}
+	const addPlain = (kind: keyof typeof PLAIN) =>
+		addPeriod(plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] }));
+</script>
+
+<svelte:head>
+	<title>{dayWords(editor.practice.date)} · Field Plan</title>
+</svelte:head>
+<svelte:window onkeydown={(event) => handleKey(event, { editor, view, apply }, lettersAreOn)} />
+<BibShapes />
+<LeaveDialog
+	draft={unsaved}
+	says="They are kept in this browser and are sent when you open this practice again."
+/>
+
+<div class="board">
+	<TopBar team={data.surroundings.team} current="board">
+		<span role="status" data-save={editor.saveState}>{SAVED[editor.saveState]}</span>
+	</TopBar>
+	<div>
+		<BoardHead {editor} {view} week={weekOf(data.surroundings.season, editor.practice.date)} />
+		<Unsaved {editor} ontell={tell} />
+		<Conflicts {editor} onsettle={(...choice) => tell(editor.settle(...choice))} />
+	</div>
+	<main>
+		<div class="left">
+			{#if period && view.panel === 'period'}
+				<Inspector {editor} {view} {period} onapply={apply} />
+			{:else}
+				<Shelf
+					{editor}
+					onadd={addDrill}
+					onplain={addPlain}
+					selected={period?.name}
+					onopen={() => (view.panel = 'period')}
+					onborrow={() => (view.dialog = 'borrow')}
+					onhold={hold}
+					ondrop={dropHeld}
+				/>
+			{/if}
+		</div>
+		<div class="middle">
+			<Tape bind:this={tape} {editor} {view} onapply={apply} />
+			<Strip evaluation={editor.evaluation} {view} />
+		</div>
+		<div class="right">
+			<header>
+				<h2>{w('Ground at')} {clockAt(editor.practice.start, view.now)}</h2>
+				<span>{editor.context.ground.name}</span>
+			</header>
+			<div class="ground">
+				<Field evaluation={editor.evaluation} now={view.now} />
+				<PlayBar {view} seconds={editor.evaluation.seconds} start={editor.practice.start} />
+				{#if view.said}<p class="said" role="alert">{view.said}</p>{/if}
+				{#if editor.trouble}<p class="said trouble" role="alert">{editor.trouble}</p>{/if}
+			</div>
+			<Findings
+				findings={editor.findings}
+				evaluation={editor.evaluation}
+				onfix={apply}
+				onselect={({ at }) => {
+					if (at.period) view.select(at.period, at.block ?? null);
+					if (at.fromSecond !== undefined)
+						view.moveTo(at.fromSecond + 60, editor.evaluation.seconds);
+				}}
+			/>
+		</div>
+	</main>
+</div>
+
+{#if view.dialog === 'stations' && period}
+	<StationsDialog
+		{editor}
+		{period}
+		block={view.block}
+		onapply={(edit) => {
+			apply(edit);
+			view.select(period.id, null);
+		}}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'groups' && period}
+	<GroupsDialog
+		{editor}
+		{period}
+		met={data.met}
+		onapply={apply}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'rotation' && period}
+	<RotationDialog {editor} {period} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'lineup' && game}
+	<LineupDialog
+		{editor}
+		block={game.block}
+		players={playersOfLane(game.period, game.lane).filter((id) =>
+			editor.practice.expected.includes(id)
+		)}
+		onapply={apply}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'people'}
+	<PeopleDialog {editor} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'practice'}
+	<PracticeDialog
+		{editor}
+		others={data.others}
+		onapply={apply}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'borrow'}
+	<BorrowDialog
+		team={editor.practice.teamId}
+		others={data.others}
+		onborrow={addPeriod}
+		onclose={() => (view.dialog = null)}
+	/>
+{:else if view.dialog === 'keys'}
+	<KeysDialog bind:areOn={lettersAreOn} onclose={() => (view.dialog = null)} />
+{/if}
+
+<style>
+	.board {
+		height: 100dvh;
+		display: grid;
+		grid-template-rows: auto auto minmax(0, 1fr);
+	}
+	main {
+		display: grid;
+		grid-template-columns: 232px minmax(0, 1fr) minmax(320px, 27vw);
+		min-height: 0;
+	}
+	main > div {
+		min-height: 0;
+		min-width: 0;
+	}
+	.left {
+		padding: 8px 10px 0 14px;
+		border-right: 1px solid var(--ink);
+	}
+	.middle {
+		display: grid;
+		grid-template-rows: minmax(0, 1fr) minmax(110px, 19%);
+	}
+	.right {
+		border-left: 1px solid var(--ink);
+		padding: 8px 14px 0 12px;
+		display: grid;
+		grid-template-rows: auto auto minmax(0, 1fr);
+	}
+	.right header {
+		display: flex;
+		justify-content: space-between;
+		align-items: baseline;
+		gap: 8px;
+		padding-bottom: 5px;
+	}
+	h2 {
+		font-size: 13.5px;
+		font-weight: 700;
+		white-space: nowrap;
+	}
+	.right header span {
+		font-size: 12.5px;
+		color: var(--ink-soft);
+		text-align: right;
+	}
+	.said {
+		font-weight: 600;
+		line-height: 1.3;
+		padding-bottom: 6px;
+	}
+	.trouble {
+		color: var(--stop);
+	}
+	@media (max-width: 1000px) {
+		.board {
+			height: auto;
+		}
+		main {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.left {
+			border-right: 0;
+			padding: 8px 14px;
+			max-height: 420px;
+			display: grid;
+			order: 2;
+		}
+		.right {
+			border-left: 0;
+			border-top: 1px solid var(--ink);
+			padding: 8px 14px 16px;
+			order: 3;
+		}
+		.middle {
+			grid-template-rows: 560px 170px;
+		}
+	}
+</style>

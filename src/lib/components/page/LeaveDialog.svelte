@@ -1,0 +1,44 @@
+<script lang="ts">
+	import { Modal } from 'carbon-components-svelte';
+	import { beforeNavigate, goto } from '$app/navigation';
+
+	/** Asks before a page with unsaved changes is left; they stay kept in this browser all the same. */
+	let {
+		draft,
+		says = 'They are kept in this browser and are back when you return.'
+	}: { draft: { isOpen: boolean; leave(): void }; says?: string } = $props();
+
+	let isAllowed = false;
+	let leaving: { url: URL; delta: number | undefined } | null = $state.raw(null);
+
+	beforeNavigate(({ cancel, type, to, delta, willUnload }) => {
+		if (isAllowed || !draft.isOpen || type === 'form') return;
+		// The browser asks by itself before a page is left for another site or closed.
+		cancel();
+		if (!willUnload && to) leaving = { url: to.url, delta };
+	});
+	function leave() {
+		const way = leaving;
+		leaving = null;
+		isAllowed = true;
+		draft.leave();
+		if (way?.delta !== undefined) history.go(way.delta);
+		else if (way) goto(way.url);
+	}
+	const stay = () => (leaving = null);
+</script>
+
+{#if leaving}
+	<Modal
+		open
+		size="sm"
+		modalHeading="You have unsaved changes. Leave anyway?"
+		primaryButtonText="Leave"
+		secondaryButtonText="Stay"
+		on:click:button--secondary={stay}
+		on:close={stay}
+		on:submit={leave}
+	>
+		<p>{says}</p>
+	</Modal>
+{/if}

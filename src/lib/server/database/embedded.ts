@@ -1,0 +1,28 @@
+import { PGlite } from '@electric-sql/pglite';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+
+/**
+ * How the embedded PostgreSQL is started. By default it never asks the disk to keep anything, and its
+ * file system passes on no fsync: a power cut then loses all that the kernel has not written yet. With
+ * `open_datasync` the log is opened so that each write of a commit is on the disk when it returns.
+ */
+const START_PARAMETERS = [
+	...PGlite.defaultStartParams.filter((parameter) => parameter !== '-F'),
+	...['-c', 'wal_sync_method=open_datasync'],
+	...['-c', 'full_page_writes=on'],
+	// Segments that are kept for reuse: writing one that is there needs no new entry in its folder.
+	...['-c', 'max_wal_size=64MB'],
+	...['-c', 'min_wal_size=32MB']
+];
+
+/** Opens the files of a folder, made where there are none; filled from a copy where `from` is given. */
+export async function openEmbedded(files: string, from?: Blob): Promise<PGlite> {
+	// The folder's lock says who holds it; what a power cut left of this one would only be in the way.
+	rmSync(join(files, 'postmaster.pid'), { force: true });
+	return PGlite.create({
+		dataDir: files,
+		startParams: START_PARAMETERS,
+		...(from && { loadDataDir: from })
+	});
+}

@@ -1,0 +1,99 @@
+import Type from 'typebox';
+import { Check } from 'typebox/value';
+import { Edit } from '$core/practice';
+import type { Keeper } from './keeper';
+
+/** An edit that takes another back, or does it again, and what that one is called. */
+export const Step = Type.Object({
+	/** The id of the edit that it takes back. */
+	of: Type.String(),
+	edit: Edit,
+	words: Type.String(),
+	/** Its own inverse where nobody changed the same since: anything else means that somebody did. */
+	expects: Edit
+});
+export type Step = Type.Static<typeof Step>;
+
+/** Steps in both directions. */
+export interface KeptSteps {
+	undo: Step[];
+	redo: Step[];
+}
+
+/** Steps that are kept for undo: more than a session of planning makes. */
+const MOST_STEPS = 500;
+
+const isList = (value: unknown): value is unknown[] => Array.isArray(value);
+
+/** The steps of one session back and forth; they live as long as the tab. */
+export class History {
+	#undo: Step[] = $state.raw([]);
+	#redo: Step[] = $state.raw([]);
+	/** Steps that outlive a reload; fewer than there are where the browser has no room. */
+	kept: number | null = $state(null);
+	readonly undoWords = $derived.by(() => this.#undo.at(-1)?.words ?? '');
+	readonly redoWords = $derived.by(() => this.#redo.at(-1)?.words ?? '');
+
+	constructor(private readonly keeper: Keeper<KeptSteps> | null) {}
+
+	/** Takes over the steps of an earlier page; from the first that cannot be read, older ones go. */
+	resume(): void {
+		const kept = this.keeper?.read();
+		this.#undo = readable(kept?.undo);
+		this.#redo = readable(kept?.redo);
+	}
+
+	/** A new step: what could be done again is no longer. */
+	add(step: Step): void {
+		this.#set([...this.#undo, step], []);
+	}
+
+	/** Takes the last step off, tries it, and keeps what does it again where it went. */
+	back(run: (step: Step) => Step | null): void {
+		const step = this.#undo.at(-1);
+		if (!step) return;
+		const again = run(step);
+		this.#set(this.#undo.slice(0, -1), again ? [...this.#redo, again] : this.#redo);
+	}
+
+	/** Does the step again that was taken back last. */
+	forth(run: (step: Step) => Step | null): void {
+		const step = this.#redo.at(-1);
+		if (!step) return;
+		const back = run(step);
+		this.#set(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
+	}
+
+	/** Changes the steps of one edit; null takes them out. */
+	renew(of: string, change: (step: Step) => Step | null): void {
+		const next = (steps: Step[]) =>
+			steps.flatMap((step) => (step.of === of ? (change(step) ?? []) : step));
+		this.#set(next(this.#undo), next(this.#redo));
+	}
+
+	#set(undo: Step[], redo: Step[]): void {
+		this.#undo = undo.slice(-MOST_STEPS);
+		this.#redo = redo;
+		this.#keep();
+	}
+
+	/** Keeps as many of the newest steps as the browser has room for. */
+	#keep(): void {
+		if (!this.keeper) return;
+		let [undo, redo] = [this.#undo, this.#redo];
+		while (!this.keeper.write({ undo, redo })) {
+			if (undo.length + redo.length === 0) break;
+			undo = undo.slice(Math.ceil(undo.length / 2));
+			redo = redo.slice(Math.ceil(redo.length / 2));
+		}
+		const isAll = undo.length === this.#undo.length && redo.length === this.#redo.length;
+		this.kept = isAll ? null : undo.length;
+	}
+}
+
+/** The newest steps of a list that are steps. */
+function readable(kept: unknown): Step[] {
+	if (!isList(kept)) return [];
+	const first = kept.findLastIndex((step) => !Check(Step, step));
+	return kept.slice(first + 1) as Step[];
+}
