@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random';
 import { applyEdit, plainPeriod, type Edit, type SentEdit } from '../src/core/practice';
 import type { Practice } from '../src/core/model/practice';
 import { startServer, type Server } from './server';
+import { acknowledging, comesNow, countOf, lostFrom, nothingYet, storm, type Deed } from './storm';
 
 const EDITS = '/saltmarsh/practices/2027-04-06/edits';
 
@@ -105,4 +106,50 @@ function sorted<Value>(value: Value, like: unknown): Value {
 			)
 		])
 	) as Value;
+}
+
+/** What came of kills amid all that a coach and a club do at once. */
+export interface Stormed {
+	kills: number;
+	acknowledged: number;
+	/** Empty where nothing was lost. */
+	lost: string[];
+}
+
+/**
+ * Kills the server at seeded random moments while edits, new drills, attendance and imports come in at
+ * once, and starts it again each time. Everything that it ever acknowledged must be there at the end.
+ */
+export async function killInStorm(
+	directory: string,
+	{ kills, seed }: { kills: number; seed: number }
+): Promise<Stormed> {
+	const random = randomLcg(seed);
+	const seen = nothingYet();
+	let server: Server = await startServer(directory);
+	const { port } = server;
+	const lost: string[] = [];
+	for (let kill = 0; kill < kills; kill += 1) {
+		let isOver = false;
+		// An import takes seconds: with one a third of the kills, amid or after it.
+		const deeds: Deed[] = [
+			'edits',
+			'drills',
+			'attendance',
+			...(kill % 3 ? [] : ['imports' as const])
+		];
+		const storming = storm(server.url, `s${kill}`, { deeds, isOver: () => isOver, seen });
+		await acknowledging(seen, 2);
+		await new Promise((resolve) => setTimeout(resolve, random() * (kill % 3 ? 700 : 4000)));
+		server.process.kill('SIGKILL');
+		isOver = true;
+		await storming;
+		await server.stop('SIGKILL');
+		server = await startServer(directory, port);
+		lost.push(...(await lostFrom(server.url, seen)));
+		seen.attendance.isHere = await comesNow(server.url, seen);
+		seen.attendance.sent = null;
+	}
+	await server.stop();
+	return { kills, acknowledged: countOf(seen), lost };
 }

@@ -8,6 +8,8 @@ export interface Server {
 	port: number;
 	directory: string;
 	process: ChildProcess;
+	/** Waits until it answers or ends; false where it ended. */
+	ready(): Promise<boolean>;
 	/** What it printed so far. */
 	printed(): string;
 	/** Ends it with a signal and waits until it is gone. Gives the exit code, null where it was killed. */
@@ -26,7 +28,13 @@ export async function freePort(): Promise<number> {
 
 /** Starts the built application and waits until it answers, or ends. */
 export async function startServer(directory: string, port?: number): Promise<Server> {
-	const at = port ?? (await freePort());
+	const server = launchServer(directory, port ?? (await freePort()));
+	await server.ready();
+	return server;
+}
+
+/** Starts the built application and does not wait for it. */
+export function launchServer(directory: string, at: number): Server {
 	const child = spawn(process.execPath, ['build/index.js'], {
 		env: {
 			...process.env,
@@ -42,16 +50,19 @@ export async function startServer(directory: string, port?: number): Promise<Ser
 	child.stderr.on('data', (data) => (text += data));
 	const gone = once(child, 'exit');
 	const url = `http://localhost:${at}`;
-	for (let tries = 0; tries < 600 && child.exitCode === null; tries += 1) {
-		const answer = await fetch(`${url}/health`).catch(() => null);
-		if (answer?.ok) break;
-		await new Promise((resolve) => setTimeout(resolve, 100));
-	}
 	return {
 		url,
 		port: at,
 		directory,
 		process: child,
+		async ready() {
+			for (let tries = 0; tries < 1200 && child.exitCode === null; tries += 1) {
+				const answer = await fetch(`${url}/health`).catch(() => null);
+				if (answer?.ok) return true;
+				await new Promise((resolve) => setTimeout(resolve, 50));
+			}
+			return false;
+		},
 		printed: () => text,
 		async stop(signal = 'SIGTERM') {
 			if (child.exitCode === null && child.signalCode === null) {

@@ -3,7 +3,7 @@ import { badInput } from '../core/base';
 import { answer, COMMAND_NAMES, type Answer } from './commands';
 
 /** Commands on the stored data: what they need is loaded only for them. */
-const TRANSFERS = ['export', 'import'];
+const TRANSFERS = ['export', 'import', 'restore'];
 
 const USAGE = `expected: fieldplan COMMAND FILE, FILE "-" for standard input, COMMAND one of ${[...COMMAND_NAMES, ...TRANSFERS].join(', ')}`;
 

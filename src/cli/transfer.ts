@@ -10,8 +10,9 @@ const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 /** What is used of the server's modules: loaded by Vite, as their SQL files and aliases ask for. */
 interface Server {
 	openDatabase(directory: string): Promise<{ db: unknown; close(): Promise<void> }>;
+	restoreFolder(directory: string, name: string): Promise<string>;
 	exportAll(db: unknown): Promise<Uint8Array>;
-	importAll(db: unknown, bytes: Uint8Array): Promise<Result<object, Misfit>>;
+	importSafely(database: unknown, bytes: Uint8Array): Promise<Result<object, Misfit>>;
 }
 
 const refuse = (path: string, message: string): Answer => ({
@@ -19,9 +20,12 @@ const refuse = (path: string, message: string): Answer => ({
 	exitCode: 2
 });
 
-/** Exports to a file, or imports one, on a database that nobody else has open. */
+/** Exports to a file, imports one, or goes back to a copy, on a database that nobody else has open. */
 async function run(name: string, file: string, server: Server, directory: string): Promise<Answer> {
-	const { db, close } = await server.openDatabase(directory);
+	if (name === 'restore')
+		return { output: { restored: await server.restoreFolder(directory, file) }, exitCode: 0 };
+	const database = await server.openDatabase(directory);
+	const { db, close } = database;
 	try {
 		if (name === 'export') {
 			const bytes = await server.exportAll(db);
@@ -30,7 +34,7 @@ async function run(name: string, file: string, server: Server, directory: string
 			renameSync(`${file}.part`, file);
 			return { output: { exported: file, bytes: bytes.length }, exitCode: 0 };
 		}
-		const outcome = await server.importAll(db, readFileSync(file));
+		const outcome = await server.importSafely(database, readFileSync(file));
 		if (outcome.ok) return { output: { imported: outcome.value }, exitCode: 0 };
 		return refuse(outcome.failure.path, outcome.failure.message);
 	} finally {
@@ -38,7 +42,7 @@ async function run(name: string, file: string, server: Server, directory: string
 	}
 }
 
-/** Answers `export FILE` and `import FILE`. The application must not be running on the same data. */
+/** Answers `export FILE`, `import FILE` and `restore COPY`. The application must not be running on the same data. */
 export async function transfer(name: string, file: string): Promise<Answer> {
 	const vite = await createServer({
 		root: ROOT,
@@ -49,6 +53,7 @@ export async function transfer(name: string, file: string): Promise<Answer> {
 	try {
 		const server = {
 			...(await vite.ssrLoadModule('/src/lib/server/usecases/transfer.ts')),
+			...(await vite.ssrLoadModule('/src/lib/server/usecases/importSafely.ts')),
 			...(await vite.ssrLoadModule('/src/lib/server/database/index.ts'))
 		} as Server;
 		return await run(name, file, server, process.env.FIELDPLAN_DATA || './data');

@@ -1,17 +1,38 @@
 import { fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { restoreApp, useDatabase } from '$lib/server/app';
+import { listBackups, StartRefusal } from '$lib/server/database';
 import { listTeams } from '$lib/server/repositories/surroundings';
-import { importAll } from '$lib/server/usecases/transfer';
+import { importSafely } from '$lib/server/usecases/importSafely';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => ({ teams: await listTeams(await useDb()) });
+export const load: PageServerLoad = async () => {
+	const { db, root } = await useDatabase();
+	return { teams: await listTeams(db), backups: listBackups(root) };
+};
+
+const misfit = (path: string, message: string) => fail(400, { misfit: { path, message } });
 
 export const actions: Actions = {
-	default: async ({ request }) => {
+	import: async ({ request }) => {
 		const file = (await request.formData()).get('file');
 		if (!(file instanceof File) || file.size === 0)
-			return fail(400, { misfit: { path: 'file', message: 'is missing: choose a zip first' } });
-		const outcome = await importAll(await useDb(), new Uint8Array(await file.arrayBuffer()));
+			return misfit('file', 'is missing: choose a zip first');
+		const bytes = new Uint8Array(await file.arrayBuffer());
+		const outcome = await importSafely(await useDatabase(), bytes);
 		return outcome.ok ? { imported: outcome.value } : fail(400, { misfit: outcome.failure });
+	},
+	copy: async () => {
+		const { backUp } = await useDatabase();
+		return { copied: await backUp('asked') };
+	},
+	restore: async ({ request }) => {
+		const name = String((await request.formData()).get('copy') ?? '');
+		try {
+			await restoreApp(name);
+			return { restored: name };
+		} catch (error) {
+			if (error instanceof StartRefusal) return misfit('', error.message);
+			throw error;
+		}
 	}
 };

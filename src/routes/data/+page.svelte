@@ -1,52 +1,81 @@
 <script lang="ts">
-	import { Button, FileUploader, InlineNotification } from 'carbon-components-svelte';
+	import { Button, FileUploader, InlineNotification, Modal } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : undefined);
-	const imported = $derived(form && 'imported' in form ? form.imported : undefined);
+	type Backup = PageData['backups'][number];
+	let asked: Backup | null = $state.raw(null);
+	let restoring: HTMLFormElement | undefined = $state();
+	let isBusy = $state(false);
+
+	const REASONS: Record<Backup['reason'], string> = {
+		daily: 'daily',
+		migration: 'before an update',
+		import: 'before an import',
+		restore: 'before going back to a copy',
+		asked: 'made by hand'
+	};
+	const when = (at: string) =>
+		new Date(at).toLocaleString('en-GB', {
+			weekday: 'short',
+			day: 'numeric',
+			month: 'long',
+			hour: '2-digit',
+			minute: '2-digit'
+		});
+	const words = $derived.by(() => {
+		if (!form) return '';
+		if ('imported' in form && form.imported) {
+			const { teams, practices } = form.imported;
+			return `Imported ${teams === 1 ? '1 team' : `${teams} teams`} with ${practices === 1 ? '1 practice' : `${practices} practices`}.`;
+		}
+		if ('copied' in form) return 'A copy was made.';
+		if ('restored' in form) return 'Everything is as it was in that copy.';
+		return '';
+	});
+	/** The buttons rest while the server copies, imports or goes back. */
+	const busy = () => {
+		isBusy = true;
+		return async ({ update }: { update: () => Promise<void> }) => {
+			await update();
+			isBusy = false;
+			asked = null;
+		};
+	};
 </script>
 
-<Page team={data.teams[0]} current="data" title="Data" heading="Everything out and in" narrow>
+<Page team={data.teams[0]} current="data" title="Data" heading="Export, import and copies" narrow>
 	{#if misfit}
 		<InlineNotification
 			lowContrast
 			hideCloseButton
 			kind="error"
-			title="Nothing was taken in."
+			role="alert"
+			title="Nothing was changed."
 			subtitle="{misfit.path} {misfit.message}"
 		/>
-	{:else if imported}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="success"
-			title="Taken in:"
-			subtitle="{imported.teams} {imported.teams === 1
-				? 'team'
-				: 'teams'} with {imported.practices} practices."
-		/>
+	{:else if words}
+		<InlineNotification lowContrast hideCloseButton kind="success" role="status" title={words} />
 	{/if}
 	<section>
-		<h2>Out</h2>
+		<h2>Export</h2>
 		<p>
 			One zip of plain JSON: teams, squads, grounds, kit, drills, practices, ledger and settings.
 			The same data always gives the same file. It holds names of players: keep it where only you
 			can read it.
 		</p>
-		<Button size="small" href="/data/export" download="fieldplan.zip"
-			>Save everything as a file</Button
-		>
+		<Button size="small" href="/data/export" download="fieldplan.zip">Download everything</Button>
 	</section>
 	<section>
-		<h2>In</h2>
+		<h2>Import</h2>
 		<p>
-			A file that was saved here comes back whole. A team that is here already is never overwritten:
-			the file is refused and says which.
+			A file that was exported here comes back whole. A team that is here already is never
+			overwritten: the file is refused and says which.
 		</p>
-		<form method="POST" enctype="multipart/form-data" use:enhance>
+		<form method="POST" action="?/import" enctype="multipart/form-data" use:enhance={busy}>
 			<FileUploader
 				name="file"
 				accept={['.zip']}
@@ -57,10 +86,70 @@
 				size="small"
 				status="complete"
 			/>
-			<Button type="submit" size="small">Take it in</Button>
+			<Button type="submit" size="small" disabled={isBusy}>Import</Button>
 		</form>
 	</section>
+	<section>
+		<h2>Copies</h2>
+		<p>
+			A copy of everything is made each day, and before an update or an import. The last ten are
+			kept in the data folder; keep one elsewhere too, in case the machine is lost.
+		</p>
+		<form method="POST" action="?/copy" use:enhance={busy}>
+			<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Make a copy now</Button>
+		</form>
+		{#if data.backups.length > 0}
+			<table>
+				<thead>
+					<tr
+						><th scope="col">Made</th><th scope="col">Why</th><th scope="col">Size</th><th
+							><span class="bx--visually-hidden">Go back</span></th
+						></tr
+					>
+				</thead>
+				<tbody>
+					{#each data.backups as backup (backup.name)}
+						<tr>
+							<td>{when(backup.at)}</td>
+							<td>{REASONS[backup.reason]}</td>
+							<td>{(backup.bytes / 1e6).toFixed(1)} MB</td>
+							<td>
+								<button type="button" class="link" onclick={() => (asked = backup)}
+									>Go back to it</button
+								>
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		{:else}
+			<p>There is none yet: the first is made within a minute of the start.</p>
+		{/if}
+	</section>
 </Page>
+
+{#if asked}
+	<form method="POST" action="?/restore" bind:this={restoring} hidden use:enhance={busy}>
+		<input type="hidden" name="copy" value={asked.name} />
+	</form>
+	<Modal
+		open
+		danger
+		size="sm"
+		modalHeading="Go back to the copy of {when(asked.at)}?"
+		primaryButtonText={isBusy ? 'Going back …' : 'Go back'}
+		primaryButtonDisabled={isBusy}
+		secondaryButtonText="Cancel"
+		on:click:button--secondary={() => (asked = null)}
+		on:close={() => (asked = null)}
+		on:submit={() => restoring?.requestSubmit()}
+	>
+		<p>
+			Everything that was changed since is gone for all teams. It is copied first, so that you can
+			come back to it here.
+		</p>
+	</Modal>
+{/if}
 
 <style>
 	h2 {
@@ -76,6 +165,16 @@
 	}
 	p {
 		line-height: 1.4;
+	}
+	table {
+		border-collapse: collapse;
+	}
+	th,
+	td {
+		text-align: left;
+		font-size: 14px;
+		padding: 4px 24px 4px 0;
+		border-bottom: 1px solid var(--rule);
 	}
 	form {
 		display: grid;

@@ -6,6 +6,7 @@ import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { syncPath, syncTree } from './durable';
 import { openEmbedded } from './embedded';
+import { listMigrations } from './migrate';
 import { StartRefusal } from './refusal';
 
 /** Why a copy was made. */
@@ -107,8 +108,12 @@ export async function restoreBackup(root: string, name: string): Promise<void> {
 	try {
 		const bytes = await readFile(join(backupsIn(root), name));
 		const pglite = await openEmbedded(unfinished, new File([bytes], name));
-		await pglite.query('select count(*) from team');
+		const { rows } = await pglite.query<{ newest: number }>(
+			'select max(number)::int as newest from schema_step'
+		);
 		await pglite.close();
+		if (rows[0].newest > listMigrations().length)
+			throw new Error('it was made by a newer Field Plan');
 	} catch (error) {
 		rmSync(unfinished, { recursive: true, force: true });
 		throw new StartRefusal(`The copy ${name} cannot be read: ${(error as Error).message}`);

@@ -9,6 +9,6 @@ export {
 export { lockDirectory } from './lock';
 export { listMigrations, migrate, type Migration } from './migrate';
 export type { Db, Queryable } from './handle';
-export { openDatabase, POSTGRES_MAJOR, type OpenDatabase } from './open';
+export { openDatabase, POSTGRES_MAJOR, restoreFolder, type OpenDatabase } from './open';
 export { StartRefusal } from './refusal';
 export { storageTrouble } from './room';

@@ -10,7 +10,7 @@ import {
 } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
-import { howToRestore, makeBackup, type BackupReason } from './backups';
+import { howToRestore, listBackups, makeBackup, restoreBackup, type BackupReason } from './backups';
 import { syncPath, syncTree } from './durable';
 import { openEmbedded } from './embedded';
 import type { Db } from './handle';
@@ -91,6 +91,22 @@ async function openFiles(root: string): Promise<{ pglite: PGlite; isNew: boolean
 		return { pglite, isNew };
 	} catch (error) {
 		throw damaged((error as Error).message.replace(/\.$/, ''));
+	}
+}
+
+/**
+ * Goes back to a copy in a data directory that nobody has open; to the newest where `name` is `newest`. Gives
+ * the copy's name. Throws `StartRefusal` where it is in use, or there is no such copy.
+ */
+export async function restoreFolder(directory: string, name: string): Promise<string> {
+	const root = writableFolder(directory);
+	const release = lockDirectory(root);
+	try {
+		const wanted = name === 'newest' ? (listBackups(root)[0]?.name ?? name) : name;
+		await restoreBackup(root, wanted);
+		return wanted;
+	} finally {
+		release();
 	}
 }
 
