@@ -94,7 +94,7 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	await page.getByLabel('Minutes', { exact: true }).fill('60');
 	await page.getByText('15 Pia Hessle').click();
 	await page.getByText('Odo Brandreth, keeper coach').click();
-	await page.getByRole('button', { name: 'Make the practice' }).click();
+	await page.getByRole('button', { name: 'Create practice' }).click();
 
 	await expect(page.getByRole('heading', { name: 'Thursday 8 April' })).toBeVisible();
 	expect(await figure(page, 'players here')).toBe('23 of 24');
@@ -202,7 +202,7 @@ test('a new coach builds 90 minutes with four stations from nothing in at most 4
 
 	await act(page.getByRole('link', { name: 'New practice' }).click());
 	await act(page.getByLabel('Date').fill('2027-04-15'));
-	await act(page.getByRole('button', { name: 'Make the practice' }).click());
+	await act(page.getByRole('button', { name: 'Create practice' }).click());
 	await expect(page.getByText('This practice is empty')).toBeVisible();
 	await put(/^Tide lines/);
 	await put(/^Two-touch squares/);

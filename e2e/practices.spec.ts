@@ -5,7 +5,7 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 	await page.getByRole('link', { name: 'Copy Tuesday 6 April' }).click();
 	await expect(page.getByRole('heading', { name: 'Tuesday 6 April again' })).toBeVisible();
 	await page.getByLabel('Date').fill('2027-04-13');
-	await page.getByRole('button', { name: 'Make the practice' }).click();
+	await page.getByRole('button', { name: 'Create practice' }).click();
 	await expect(page.getByRole('heading', { name: 'Tuesday 13 April' })).toBeVisible();
 	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
 	expect(await figure(page, 'players here')).toBe('22 of 24');
@@ -48,7 +48,7 @@ test('a practice is kept as a template, and a new one starts with it', async ({ 
 	await page.getByRole('link', { name: 'Stations and a game' }).click();
 	await expect(page.getByRole('heading', { name: 'Stations and a game' })).toBeVisible();
 	await page.getByLabel('Date').fill('2027-04-15');
-	await page.getByRole('button', { name: 'Make the practice' }).click();
+	await page.getByRole('button', { name: 'Create practice' }).click();
 	await expect(page.getByRole('heading', { name: 'Thursday 15 April' })).toBeVisible();
 	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
 

@@ -50,10 +50,10 @@ test('who is late or absent is planned with, and who is usually late is named', 
 		.selectOption('absent');
 	await page.getByLabel('Why Odile Brantwick is absent').fill('exam');
 	await page.getByLabel('Thandi Morwick on Tuesday 6 April', { exact: true }).selectOption('late');
-	await page.getByRole('button', { name: 'Save who comes' }).click();
+	await page.getByRole('button', { name: 'Save attendance' }).click();
 	await expect(page.getByText('Thandi Morwick How many minutes late?')).toBeVisible();
 	await page.getByLabel('Minutes Thandi Morwick is late').fill('15');
-	await page.getByRole('button', { name: 'Save who comes' }).click();
+	await page.getByRole('button', { name: 'Save attendance' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
 	expect(await figure(page, 'players here')).toBe('21 of 24');

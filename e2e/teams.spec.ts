@@ -13,10 +13,10 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await page.getByLabel('Oldest, years').fill('3');
 	await page.getByLabel(/^Players, one a line/).fill('7 Ada Lind\n8 Bo Farrow\nCy Ötker');
 	await page.getByLabel('Oldest, years').fill('11');
-	await page.getByRole('button', { name: 'Make the team' }).click();
+	await page.getByRole('button', { name: 'Create team' }).click();
 	await expect(page.getByText('is younger than the youngest').first()).toBeVisible();
 	await page.getByLabel('Oldest, years').fill('13');
-	await page.getByRole('button', { name: 'Make the team' }).click();
+	await page.getByRole('button', { name: 'Create team' }).click();
 	await expect(page.getByText('This practice is empty. Put a warm-up')).toBeVisible();
 	expect(await figure(page, 'players here')).toBe('3 of 3');
 	await expect(page.getByRole('img', { name: /The ground with 3 players/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import type { Period } from '../model/practice';
+import type { Group, Period } from '../model/practice';
 import { drillOf, playersOfLane, type Edit } from '../practice';
 import type { Finding, Rule } from './finding';
 import { restrictionOn } from './restrictedPlayer';
@@ -29,17 +29,22 @@ export const playerUnplaced: Rule = ({ practice, context }) =>
 				severity: 'stop',
 				at: { period: period.id, player: missing[0] },
 				values: { players: missing },
-				fixes: [placeMissing(period, missing)]
+				fixes: [placeMissing(period, missing, new Set(practice.expected))]
 			}
 		];
 	});
 
-/** Puts players into the smallest groups, or, where there are none, into the first copy. */
-function placeMissing(period: Period, missing: readonly string[]): Edit {
+/** Puts players into the groups of which fewest come, or, where there are none, into the first copy. */
+function placeMissing(
+	period: Period,
+	missing: readonly string[],
+	expected: ReadonlySet<string>
+): Edit {
+	const coming = ({ players }: Group) => players.filter((id) => expected.has(id)).length;
 	const groups = period.groups?.map((group) => ({ ...group, players: [...group.players] }));
 	const rest = [...missing];
 	while (groups && groups.length > 0 && rest.length > 0) {
-		const smallest = groups.reduce((a, b) => (b.players.length < a.players.length ? b : a));
+		const smallest = groups.reduce((a, b) => (coming(b) < coming(a) ? b : a));
 		smallest.players.push(...rest.splice(0, 1));
 	}
 	let place = rest;

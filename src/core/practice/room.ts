@@ -62,12 +62,20 @@ export function adultsIn(lanes: readonly Lane[]): Set<string> {
 	);
 }
 
-function kitLeft(period: Period, lanes: readonly Lane[], context: Context): Record<string, number> {
+/** What the kit leaves over beside lanes of a period; players who do not come use none. */
+function kitLeft(
+	period: Period,
+	lanes: readonly Lane[],
+	{ practice, context }: { practice: Practice; context: Context }
+): Record<string, number> {
+	const expected = new Set(practice.expected);
 	const left = new Map(Object.entries(context.kit));
 	for (const { copies, drill: reference } of lanes.flatMap((lane) => lane.blocks)) {
 		const drill = drillOf(context, reference);
 		if (!drill) continue;
-		const players = copies.reduce((sum, copy) => sum + playersOfCopy(period, copy).length, 0);
+		const players = copies
+			.flatMap((copy) => playersOfCopy(period, copy))
+			.filter((id) => expected.has(id)).length;
 		for (const [item, count] of kitNeeded(drill, { copies: copies.length, players }))
 			left.set(item, Math.max(0, (left.get(item) ?? 0) - count));
 	}
@@ -116,7 +124,7 @@ export function roomFor(
 			drill,
 			context
 		),
-		kit: kitLeft(period, beside, context)
+		kit: kitLeft(period, beside, { practice, context })
 	};
 }
 

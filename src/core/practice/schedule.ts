@@ -94,17 +94,21 @@ function adultsOf({ lead, eyes }: Block, copy: Copy, isFirst: boolean): string[]
 	return unique([...copy.adults, ...own]);
 }
 
+/** Who of some people takes part in what begins at a second: those who come, and have come by then. */
+type Present = (ids: readonly string[], second: number) => string[];
+
+/** The groups of a slot are dealt to the copies of their station: those who are there, evenly. */
 function* stationRuns(
 	{ period, slots }: PeriodWindow,
 	lane: Lane,
-	context: Context
+	{ context, present }: { context: Context; present: Present }
 ): Generator<PlannedRun> {
 	const [block] = lane.blocks;
 	if (!block) return;
 	for (const [slot, window] of slots.entries()) {
 		if (window.toSecond <= window.fromSecond) continue;
 		const groups = groupsAt(period, lane, slot);
-		const players = unique(groups.flatMap((group) => group.players));
+		const players = present(unique(groups.flatMap((group) => group.players)), window.fromSecond);
 		const [staffed = block] = adultsLane(period, lane, groups).blocks;
 		let next = 0;
 		for (const [index, size] of splitEvenly(players.length, block.copies.length).entries()) {
@@ -132,7 +136,7 @@ function* stationRuns(
 function* plainRuns(
 	{ period, fromSecond, toSecond }: PeriodWindow,
 	lane: Lane,
-	context: Context
+	{ context, present }: { context: Context; present: Present }
 ): Generator<PlannedRun> {
 	let second = fromSecond;
 	for (const block of lane.blocks) {
@@ -148,7 +152,7 @@ function* plainRuns(
 				drill: drillOf(context, block.drill),
 				slot: null,
 				groups: (period.groups ?? []).filter(({ id }) => id === copy.group),
-				players: playersOfCopy(period, copy),
+				players: present(playersOfCopy(period, copy), second),
 				adults: adultsOf(block, copy, index === 0)
 			};
 		second = end;
@@ -168,21 +172,20 @@ export function planRuns(
 	windows: readonly PeriodWindow[],
 	context: Context
 ): PlannedRun[] {
-	const here = new Set(practice.expected);
-	const present = new Set(practice.adults);
+	const hasCome = (id: string, second: number) => second >= arrivesAt(practice, id);
+	const [expected, expectedAdults] = [new Set(practice.expected), new Set(practice.adults)];
+	const present: Present = (ids, second) =>
+		ids.filter((id) => expected.has(id) && hasCome(id, second));
 	const runs: PlannedRun[] = [];
 	for (const window of windows)
 		for (const lane of window.period.lanes) {
 			const station = isStation(window.period, lane);
-			const planned = (station ? stationRuns : plainRuns)(window, lane, context);
-			for (const run of planned) {
-				const hasCome = (id: string) => run.fromSecond >= arrivesAt(practice, id);
+			const planned = (station ? stationRuns : plainRuns)(window, lane, { context, present });
+			for (const run of planned)
 				runs.push({
 					...run,
-					players: run.players.filter((id) => here.has(id) && hasCome(id)),
-					adults: run.adults.filter((id) => present.has(id) && hasCome(id))
+					adults: run.adults.filter((id) => expectedAdults.has(id) && hasCome(id, run.fromSecond))
 				});
-			}
 		}
 	return runs.sort((a, b) => a.fromSecond - b.fromSecond);
 }

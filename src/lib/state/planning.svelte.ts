@@ -14,10 +14,14 @@ export class Planning<K extends Kind> {
 	share = $state(0);
 	/** The best so far, then the answer. */
 	best: Questions[K]['output'] | null = $state.raw(null);
+	/** The question that `best` answers: what is shown and taken goes by it, not by what is typed since. */
+	answers: Question<K> | null = $state.raw(null);
 	/** Why there is no answer, in words; empty when all is well. */
 	trouble = $state('');
 	/** Why what was asked cannot be met, as data. */
 	failure: Failure | null = $state.raw(null);
+
+	#asked: Question<K> | null = null;
 
 	constructor(private readonly client: PlannerClient = new PlannerClient()) {}
 
@@ -28,13 +32,17 @@ export class Planning<K extends Kind> {
 		this.share = 0;
 		this.trouble = '';
 		this.failure = null;
+		this.#asked = question;
 		const slow = setTimeout(() => (this.isSlow = true), SHOW_AFTER);
 		try {
 			this.take(
 				await this.client.ask(question, ({ best, share }) => {
+					if (this.#asked !== question) return;
 					this.best = best;
+					this.answers = question;
 					this.share = share;
-				})
+				}),
+				question
 			);
 			this.isRunning = false;
 		} catch (error) {
@@ -47,7 +55,9 @@ export class Planning<K extends Kind> {
 		}
 	}
 
-	private take(outcome: Outcome<Questions[K]['output']>): void {
+	private take(outcome: Outcome<Questions[K]['output']>, question: Question<K>): void {
+		if (this.#asked !== question) return;
+		this.answers = question;
 		this.best = outcome.ok ? outcome.value : null;
 		this.failure = outcome.ok ? null : outcome.failure;
 		this.trouble = outcome.ok ? '' : outcome.failure.message;

@@ -11,12 +11,12 @@
 	import { onMount } from 'svelte';
 	import type { GroupMode } from '$core/grouping';
 	import type { Period } from '$core/model/practice';
-	import { movingGroups, regroup, type Edit } from '$core/practice';
+	import { regroup, type Edit } from '$core/practice';
 	import type { Meetings } from '$core/season';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SearchProgress from '../ui/SearchProgress.svelte';
-	import { askedGroups, clashWords, MODES } from './asked';
+	import { askedGroups, clashWords, dealtGroups, MODES } from './asked';
 	import GroupList from './GroupList.svelte';
 	import { useWording } from '../page/wording.svelte';
 
@@ -46,7 +46,9 @@
 	let first = $state('');
 	let second = $state('');
 
-	const groups = $derived(movingGroups(period));
+	const dealt = $derived(dealtGroups(period, new Set(editor.practice.expected)));
+	const { groups } = $derived(dealt);
+	const away = $derived(dealt.absent.flat().length);
 	const ids = $derived(groups.flatMap(({ players }) => players));
 	const shown = $derived(planning.best?.groups ?? groups.map(({ players }) => players));
 	const name = (id: string) => editor.context.playerById.get(id)?.name ?? id;
@@ -57,7 +59,7 @@
 
 	function make() {
 		const wishes = { mode, together, apart, pinned, leaders };
-		const input = askedGroups(period, { context: editor.context, wishes, met });
+		const input = askedGroups(dealt, { context: editor.context, wishes, met });
 		void planning.ask({ kind: 'group', input, seconds: SECONDS });
 	}
 	function pin(id: string) {
@@ -67,7 +69,10 @@
 		return list.filter((each) => each !== pair);
 	}
 	function apply() {
-		if (planning.best) onapply(regroup(period, planning.best.groups, leading));
+		if (!planning.best) return;
+		// Who does not come keeps a place: they are in a group again when they come after all.
+		const all = planning.best.groups.map((ids, index) => [...ids, ...dealt.absent[index]]);
+		onapply(regroup(period, all, leading));
 		onclose();
 	}
 </script>

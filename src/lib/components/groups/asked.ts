@@ -1,7 +1,7 @@
-import type { Failure } from '$core/base';
+import { splitEvenly, type Failure } from '$core/base';
 import type { GroupInput, GroupMode } from '$core/grouping';
 import { movingGroups, type Context } from '$core/practice';
-import type { Period } from '$core/model/practice';
+import type { Group, Period } from '$core/model/practice';
 import type { Meetings } from '$core/season';
 
 /** What a coach wants of groups. */
@@ -25,12 +25,39 @@ export const MODES: readonly { mode: GroupMode; name: string; says: string }[] =
 /** The role of those who lead well. */
 const LEADER = 'leader';
 
-/** The question for new groups of a period: the same sizes, with the wishes and what was before. */
+/** Groups of a period of which only those who come are dealt; who does not come stays where they are. */
+export interface Dealt {
+	groups: Group[];
+	/** Those of each group who do not come. */
+	absent: string[][];
+}
+
+/** The groups of a period that new ones are made of: of those who come. */
+export function dealtGroups(period: Period, expected: ReadonlySet<string>): Dealt {
+	const all = movingGroups(period);
+	const split = (isHere: boolean) =>
+		all.map(({ players }) => players.filter((id) => expected.has(id) === isHere));
+	const here = split(true);
+	return {
+		groups: all.map((group, index) => ({ ...group, players: here[index] })),
+		absent: split(false)
+	};
+}
+
+/** Sizes of new groups: as they were where all come, else as even as those who come allow. */
+function sizesOf({ groups, absent }: Dealt): number[] {
+	const sizes = groups.map(({ players }) => players.length);
+	const isSame = absent.every((ids) => ids.length === 0);
+	const total = sizes.reduce((sum, size) => sum + size, 0);
+	return isSame ? sizes : splitEvenly(total, sizes.length);
+}
+
+/** The question for new groups of those who come, with the wishes and what was before. */
 export function askedGroups(
-	period: Period,
+	dealt: Dealt,
 	{ context, wishes, met }: { context: Context; wishes: Wishes; met: Meetings }
 ): GroupInput {
-	const groups = movingGroups(period);
+	const { groups } = dealt;
 	const ids = new Set(groups.flatMap(({ players }) => players));
 	const pins = groups.flatMap(({ players }, index) =>
 		players.filter((id) => wishes.pinned.includes(id)).map((id) => [id, index] as const)
@@ -45,7 +72,7 @@ export function askedGroups(
 				...(leads && { roles: [LEADER] })
 			};
 		}),
-		sizes: groups.map(({ players }) => players.length),
+		sizes: sizesOf(dealt),
 		mode: wishes.mode,
 		together: wishes.together,
 		apart: wishes.apart,

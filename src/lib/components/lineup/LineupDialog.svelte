@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { Button, Modal, NumberInput, TextInput } from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
+	import { sameValue } from '$core/base';
 	import type { Block } from '$core/model/practice';
+	import type { LineupInput } from '$core/rotation';
 	import { drillOf, type Edit } from '$core/practice';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
@@ -50,12 +52,19 @@
 			.filter(Boolean)
 	);
 	const output = $derived(planning.best);
+	/** The line-up as it was asked for: places may have been typed over since. */
+	const made = $derived(
+		output && planning.answers
+			? { positions: planning.answers.input.positions, shifts: output.shifts }
+			: null
+	);
+	const isOlder = $derived(made !== null && !sameValue(planning.answers?.input, asked()));
 
 	onMount(() => () => planning.close());
 
-	function make() {
+	function asked(): LineupInput {
 		const all = [...new Set(positions)];
-		const input = {
+		return {
 			// Whose positions nobody has said may play anywhere.
 			players: players.map((id) => ({
 				id,
@@ -67,13 +76,10 @@
 			fillers: fillers ?? 0,
 			maxSitRow: sits ?? 1
 		};
-		void planning.ask({ kind: 'lineup', input, seconds: SECONDS });
 	}
+	const make = () => void planning.ask({ kind: 'lineup', input: asked(), seconds: SECONDS });
 	function apply() {
-		if (output) {
-			const lineup = { positions, shifts: output.shifts };
-			onapply({ type: 'set-block', block: block.id, set: { lineup } });
-		}
+		if (made) onapply({ type: 'set-block', block: block.id, set: { lineup: made } });
 		onclose();
 	}
 </script>
@@ -117,8 +123,13 @@
 		<Button disabled={positions.length === 0} on:click={make}>{w('Make a line-up')}</Button>
 	</div>
 	<SearchProgress {planning} does="Looking for a fairer line-up" />
-	{#if output}
-		<LineupTable lineup={{ positions, shifts: output.shifts }} context={editor.context} />
+	{#if output && made}
+		{#if isOlder}
+			<p role="status">
+				<strong>{w('This is for what was asked before: make a line-up again.')}</strong>
+			</p>
+		{/if}
+		<LineupTable lineup={made} context={editor.context} />
 		<p>
 			{output.spread === 0
 				? 'Everyone plays the same number of shifts.'

@@ -25,6 +25,7 @@ export function sheetBlocks(
 	{ period }: PeriodWindow
 ): SheetBlock[] {
 	const adult = (id: string) => context.adultById.get(id)?.name.split(' ')[0];
+	const comes = new Set(practice.expected);
 	const number = (id: string) =>
 		String(context.playerById.get(id)?.number ?? context.playerById.get(id)?.name ?? id);
 	const bibOf = (id: string | undefined) => period.groups?.find((group) => group.id === id)?.bib;
@@ -40,7 +41,9 @@ export function sheetBlocks(
 			const bibs = station
 				? own.map(({ run }) => run.groups.map(({ bib }) => bib))
 				: block.copies.map(({ group }) => [bibOf(group)].filter((bib) => bib !== undefined));
-			const loose = station ? [] : block.copies.flatMap(({ players }) => players);
+			const loose = station
+				? []
+				: block.copies.flatMap(({ players }) => players.filter((id) => comes.has(id)));
 			const all = loose.length > 0 && loose.length === practice.expected.length;
 			const turns = figures.blocks.get(block.id)?.turns;
 			return {

@@ -38,8 +38,10 @@
 
 	const lanes = $derived(period.lanes.filter((lane) => isStation(period, lane)));
 	/** Who goes round: halves of the groups where two are to meet at a station. */
-	const groups = $derived(way === 'meet' ? halvedGroups(period) : movingGroups(period));
+	const going = (isMeeting: boolean) => (isMeeting ? halvedGroups(period) : movingGroups(period));
 	const output = $derived(planning.best);
+	/** Those who go round as it is shown, whatever was chosen since. */
+	const groups = $derived(going(planning.answers?.input.rules?.meet === true));
 	const names = $derived(
 		new Map(
 			lanes.map(({ id, blocks }) => [id, drillOf(editor.context, blocks[0]?.drill)?.name ?? id])
@@ -56,7 +58,7 @@
 		}));
 		const rules = { hardFrom: editor.context.limits.hardEffort, meet: way === 'meet' };
 		const input = {
-			groups: groups.map(({ id }) => id),
+			groups: going(way === 'meet').map(({ id }) => id),
 			stations,
 			slots: period.slots?.length,
 			rules

@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from
 import { open, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
+import { gunzip, gzip } from 'node:zlib';
 import { syncPath, syncTree } from './durable';
 import { openEmbedded } from './embedded';
 import { listMigrations } from './migrate';
@@ -106,8 +106,10 @@ export async function restoreBackup(root: string, name: string): Promise<void> {
 	const aside = `${files}.before-restore`;
 	rmSync(unfinished, { recursive: true, force: true });
 	try {
-		const bytes = await readFile(join(backupsIn(root), name));
-		const pglite = await openEmbedded(unfinished, new File([bytes], name));
+		const packed = await readFile(join(backupsIn(root), name));
+		// Unpacked here: the database's own unpacking throws where nobody can catch it.
+		const tar = await promisify(gunzip)(packed);
+		const pglite = await openEmbedded(unfinished, new File([tar as BlobPart], 'copy.tar'));
 		const { rows } = await pglite.query<{ newest: number }>(
 			'select max(number)::int as newest from schema_step'
 		);

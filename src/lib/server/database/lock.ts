@@ -52,7 +52,7 @@ function parseHolder(text: string): Holder | null {
 		const holder = JSON.parse(text) as Partial<Holder> | null;
 		const { pid, boot, started, token } = holder ?? {};
 		// Zero and below stand for whole groups of processes: no process that could hold anything.
-		const isProcess = Number.isInteger(pid) && (pid as number) > 0;
+		const isProcess = Number.isInteger(pid) && (pid as number) > 0 && (pid as number) < 2 ** 31;
 		const isText = [boot, started, token].every((part) => typeof part === 'string');
 		return isProcess && isText ? (holder as Holder) : null;
 	} catch {
