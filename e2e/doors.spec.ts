@@ -1,9 +1,9 @@
 import { request as send } from 'node:http';
-import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { cpSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test, TUESDAY } from './fixtures';
 import { startServer } from './server';
+import { scratchFolder } from '../tests/support/scratch';
 
 interface Answer {
 	status: number;
@@ -98,7 +98,7 @@ test('doors: hosts, origins, shapes and sizes', async ({ server }) => {
 				revision: 1,
 				edits: [{ id: 'x', edit: { type: 'remove-period', period: 'nowhere' } }]
 			}),
-			'edits.x'
+			''
 		]
 	];
 	for (const [body, path] of wrong) {
@@ -146,7 +146,7 @@ test('a new practice with a wrong value is refused with its place and nothing is
 		body
 	});
 	expect(answer.status).toBe(400);
-	expect(answer.body).toContain('minutes must be');
+	expect(answer.body).toContain('minutes expected 1 or more');
 	const list = await ask(server.port, '/saltmarsh/practices');
 	expect(list.body.match(/Tuesday|Thursday/g)?.length).toBe(
 		before.body.match(/Tuesday|Thursday/g)?.length
@@ -154,7 +154,7 @@ test('a new practice with a wrong value is refused with its place and nothing is
 });
 
 test('one process at a time on a data directory; a killed one is taken over; signals end it cleanly', async () => {
-	const directory = mkdtempSync(join(tmpdir(), 'fieldplan-lock-'));
+	const directory = scratchFolder('fieldplan-lock');
 	cpSync(process.env.FIELDPLAN_TEMPLATE as string, directory, { recursive: true });
 	try {
 		const first = await startServer(directory);
@@ -177,4 +177,55 @@ test('one process at a time on a data directory; a killed one is taken over; sig
 	} finally {
 		rmSync(directory, { recursive: true, force: true });
 	}
+});
+
+test('what makes no sense is refused and never breaks a page', async ({ server }) => {
+	const { port, url } = server;
+	const json = { origin: url, 'content-type': 'application/json' };
+	const form = { origin: url, 'content-type': 'application/x-www-form-urlencoded' };
+	const post = (path: string, headers: Record<string, string>, body: string) =>
+		ask(port, path, {
+			method: 'POST',
+			headers: { ...headers, 'content-length': String(Buffer.byteLength(body)) },
+			body
+		});
+	const twice = { id: 'e', edit: { type: 'set-practice', set: { minutes: 80 } } };
+	const edits = (...list: object[]) => JSON.stringify({ revision: 1, edits: list });
+	const withSet = (set: object) => edits({ id: 'x', edit: { type: 'set-practice', set } });
+	const answers = await Promise.all([
+		ask(port, '/saltmarsh%00/squad'),
+		ask(port, '/__proto__/squad'),
+		ask(port, '/saltmarsh/practices/constructor'),
+		ask(port, '/saltmarsh/drills?words=a%00b'),
+		ask(port, '/saltmarsh/practices/new?from=%00'),
+		post('/saltmarsh/squad?/constructor', form, 'x=1'),
+		post('/saltmarsh/squad?/__proto__', form, 'x=1'),
+		post('/saltmarsh/squad?/remove', form, 'player=a%00b'),
+		post('/saltmarsh/squad?/remove', form, 'player=__proto__'),
+		post('/saltmarsh/words', form, 'squad=a%00b'),
+		post('/teams?/remove', form, 'team=%00'),
+		post(`${TUESDAY}/edits`, json, edits(twice, twice)),
+		post(`${TUESDAY}/edits`, json, withSet({ place: 'a\0b' })),
+		post(`${TUESDAY}/edits`, json, withSet({ date: '2027-02-30' })),
+		post(`${TUESDAY}/edits`, json, withSet({ expected: ['__proto__'] })),
+		post(`${TUESDAY}/edits`, json, withSet({ late: { constructor: 5 } }))
+	]);
+	expect(answers.map(({ status }) => status).filter((status) => status >= 500)).toEqual([]);
+	const errors = answers.slice(11).map(({ status, body }) => [status, JSON.parse(body).error]);
+	expect(errors).toEqual([
+		[400, { path: 'edits[1].id', message: 'comes twice' }],
+		[
+			400,
+			{ path: 'edits[0].edit.set.place', message: 'expected a name of 200 characters at most' }
+		],
+		[
+			400,
+			{
+				path: 'edits[0].edit.set.date',
+				message: 'expected a day of the calendar, such as 2027-04-06'
+			}
+		],
+		[400, expect.objectContaining({ path: 'edits[0].edit.set.expected[0]' })],
+		[400, { path: 'edits[0].edit.set.late.constructor', message: 'is not a known key' }]
+	]);
 });

@@ -86,7 +86,7 @@ test('drills go out as files and a drawing, and come in after what clashes is de
 	const look = page.getByRole('button', { name: 'Look at the file' });
 	await input.setInputFiles(file({ ...drill, effort: 99 }));
 	await look.click();
-	await expect(page.getByText('drill.json: effort must be <= 10')).toBeVisible();
+	await expect(page.getByText('drill.json: effort expected 10 or less')).toBeVisible();
 	await input.setInputFiles(file(drill));
 	await look.click();
 	await expect(page.getByText('channel-duel is here already, the same')).toBeVisible();

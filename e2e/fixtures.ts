@@ -1,8 +1,7 @@
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { cpSync, rmSync } from 'node:fs';
 import { test as base, type Page } from '@playwright/test';
 import { startServer, type Server } from './server';
+import { scratchFolder } from '../tests/support/scratch';
 
 export const TUESDAY = '/saltmarsh/practices/2027-04-06';
 
@@ -16,7 +15,7 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
 	// eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures that are asked for from it
 	server: async ({}, use) => {
-		const directory = mkdtempSync(join(tmpdir(), 'fieldplan-e2e-'));
+		const directory = scratchFolder('fieldplan-e2e');
 		cpSync(process.env.FIELDPLAN_TEMPLATE as string, directory, { recursive: true });
 		const server = await startServer(directory);
 		await use(server);

@@ -255,7 +255,7 @@ test('edits made while the server is away are kept over a reload and sent when i
 	await page.keyboard.press('j');
 	await server.stop('SIGKILL');
 	await page.keyboard.press(']');
-	await expect(page.getByRole('status')).toContainText('the server is away');
+	await expect(page.getByRole('status')).toContainText('the server does not answer');
 	expect(await figure(page, 'minutes planned')).toBe('91 of 90');
 	const again = await startServer(server.directory, server.port);
 	try {
@@ -274,12 +274,12 @@ test('everything goes out as a file and comes back, by the interface and by the 
 }, info) => {
 	await open(page, `${server.url}/data`);
 	const download = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'Save everything as a file' }).click();
+	await page.getByRole('link', { name: 'Download everything' }).click();
 	const file = info.outputPath('all.zip');
 	await (await download).saveAs(file);
 	await page.locator('input[type=file]').setInputFiles(file);
-	await page.getByRole('button', { name: 'Take it in' }).click();
-	await expect(page.getByText(/the team ".*" is here already; nothing was taken in/)).toBeVisible();
+	await page.getByRole('button', { name: 'Import' }).click();
+	await expect(page.getByText(/the team ".*" is here already; nothing was imported/)).toBeVisible();
 
 	const cli = (args: string[], data: string) =>
 		spawnSync('npm', ['run', '-s', 'fieldplan', '--', ...args], {

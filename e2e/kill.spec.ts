@@ -1,11 +1,10 @@
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { cpSync, rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { killInStorm, killWhileEditing } from './killing';
+import { scratchFolder } from '../tests/support/scratch';
 
 test('a server killed five times while a client edits loses no answered edit and applies none twice', async () => {
-	const directory = mkdtempSync(join(tmpdir(), 'fieldplan-kill-'));
+	const directory = scratchFolder('fieldplan-kill');
 	cpSync(process.env.FIELDPLAN_TEMPLATE as string, directory, { recursive: true });
 	try {
 		const killed = await killWhileEditing(directory, { kills: 5, seed: 20270406 });
@@ -17,7 +16,7 @@ test('a server killed five times while a client edits loses no answered edit and
 });
 
 test('a server killed four times amid edits, drills, attendance and imports loses none of them', async () => {
-	const directory = mkdtempSync(join(tmpdir(), 'fieldplan-storm-'));
+	const directory = scratchFolder('fieldplan-storm');
 	cpSync(process.env.FIELDPLAN_TEMPLATE as string, directory, { recursive: true });
 	try {
 		const stormed = await killInStorm(directory, { kills: 4, seed: 4 });

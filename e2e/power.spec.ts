@@ -1,8 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { canMount, cutPower, type Moment } from './power';
+import { scratchFolder } from '../tests/support/scratch';
 
 const MOMENTS: Moment[] = [
 	{ at: 'work', milliseconds: 1800 },
@@ -14,7 +13,7 @@ const MOMENTS: Moment[] = [
 
 let folder: string;
 test.beforeAll(() => {
-	folder = mkdtempSync(join(tmpdir(), 'fieldplan-power-'));
+	folder = scratchFolder('fieldplan-power');
 });
 test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
 

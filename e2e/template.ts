@@ -1,11 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { rmSync } from 'node:fs';
 import { startServer } from './server';
+import { scratchFolder } from '../tests/support/scratch';
 
 /** Makes a data directory with the demo once; every test starts from a copy. */
 export default async function setup() {
-	const directory = mkdtempSync(join(tmpdir(), 'fieldplan-demo-'));
+	const directory = scratchFolder('fieldplan-demo');
 	const server = await startServer(directory);
 	const answer = await fetch(`${server.url}/health`).catch(() => null);
 	const code = await server.stop();

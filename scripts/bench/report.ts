@@ -11,6 +11,13 @@ function quantile(sorted: readonly number[], share: number): number {
 	return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)];
 }
 
+/** The median of some figures. */
+export const median = (figures: readonly number[]): number =>
+	quantile(
+		figures.toSorted((a, b) => a - b),
+		0.5
+	);
+
 /** Prints median and 95th percentile of a measure, its bound, and whether it is met. */
 export function report({ name, milliseconds, bound, of }: Measure): void {
 	const sorted = milliseconds.toSorted((a, b) => a - b);

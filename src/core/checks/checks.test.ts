@@ -260,6 +260,37 @@ describe('check', () => {
 		expect(of(sound(), 'adults-few')).toEqual([]);
 	});
 
+	test('counts adults only from when they come, and says until when too few are there', () => {
+		const practice = { ...sound(), late: { head: 10 } };
+		const adults = ['head', practice.adults.filter((id) => id !== 'head')[0]];
+		const [finding] = of({ ...practice, adults }, 'adults-few');
+		expect(finding.values).toMatchObject({ adults: 1, needed: 2, until: 600 });
+		expect(describeFinding(finding, { practice, context })).toMatch(/1 are there until 18:40\.$/);
+		// Players who come later need nobody before they come.
+		const few = Object.fromEntries(practice.expected.slice(12).map((id) => [id, 15]));
+		const later = { ...practice, adults, late: { head: 10, ...few } };
+		expect(of(later, 'adults-few').filter(({ at }) => !at.block)).toEqual([]);
+	});
+
+	test('never proposes that nobody comes', () => {
+		const nobody = { ...sound(), adults: [] };
+		const none = { ...context, adults: [] };
+		const there = of(nobody, 'adults-few', none).filter(({ at }) => !at.block);
+		expect(there.map(({ fixes }) => fixes)).toEqual([[]]);
+	});
+
+	test('says when something is by the clock, not by minutes from the start', () => {
+		const practice = { ...sound(), start: '18:30' };
+		const finding = {
+			code: 'water-gap' as const,
+			severity: 'warn' as const,
+			at: { fromSecond: 22 * 60 },
+			values: { minutes: 30, limit: 20 },
+			fixes: []
+		};
+		expect(describeFinding(finding, { practice, context })).toContain('from 18:52;');
+	});
+
 	test('lists what would stop the practice first', () => {
 		const order = find(faulty['over-time']()).map(({ severity }) => severity);
 		expect(order).toEqual(

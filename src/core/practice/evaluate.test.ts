@@ -1,3 +1,4 @@
+import { splitEvenly } from '../base';
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
@@ -95,6 +96,43 @@ describe('evaluate', () => {
 		const fresh = evaluate(applied.value.practice, context);
 		const remembered = evaluate(applied.value.practice, context, evaluation);
 		expect(remembered).toEqual(fresh);
+	});
+
+	test('deals those who come to the copies of a station evenly, whoever is missing', () => {
+		const practice = demoPractice();
+		const stations = practice.periods.find(({ id }) => id === 'stations');
+		const [group] = stations?.groups ?? [];
+		const lane = stations?.lanes[0];
+		const [copy] = lane?.blocks[0].copies ?? [];
+		const doubled = {
+			...practice,
+			// The first half of a group is missing: without dealing anew a copy would stand empty.
+			expected: practice.expected.filter((id) => !group.players.slice(0, 3).includes(id)),
+			periods: practice.periods.map((period) =>
+				period.id !== 'stations'
+					? period
+					: {
+							...period,
+							lanes: period.lanes.map((each) =>
+								each.id !== lane?.id
+									? each
+									: {
+											...each,
+											blocks: each.blocks.map((block) => ({
+												...block,
+												copies: [copy, { ...copy, id: 'second' }]
+											}))
+										}
+							)
+						}
+			)
+		};
+		const runs = evaluate(doubled, demoContext()).runs.filter(
+			({ run }) => run.lane.id === lane?.id && run.groups.some(({ id }) => id === group.id)
+		);
+		expect(runs.map(({ run }) => run.players.length)).toEqual(
+			splitEvenly(group.players.length - 3, 2)
+		);
 	});
 
 	test('leaves out who does not come, and says so of nobody twice', () => {

@@ -68,6 +68,7 @@ describe('the doors', () => {
 		const act = (search: string) => refusal('/[team]/squad', 'POST', {}, { search });
 		expect(act('?/save')).toBe('let in');
 		expect(act('')).toBe('let in');
+		expect(refusal('/[team]/drills', 'GET', {}, { search: '?words=a%00b' })).toBe(404);
 		for (const name of ['constructor', '__proto__', 'toString', 'a%00', ''])
 			expect(act(`?/${name}`)).toBe(404);
 	});

@@ -31,6 +31,8 @@ export interface Asked {
 /** Whether an address holds nothing but ids, and an action that a page can have. */
 function isAddress({ request, params, search }: Asked): boolean {
 	if (Object.values(params).some((id) => id !== undefined && !Check(Id, id))) return false;
+	// A zero byte is in no text that the database can hold, and so in nothing that could be asked for.
+	if (/%00/.test(search)) return false;
 	const action = isChange(request) ? /^\?\/([^&=]*)/.exec(search)?.[1] : undefined;
 	return action === undefined || (/^[a-z]+$/i.test(action) && Check(Id, action));
 }

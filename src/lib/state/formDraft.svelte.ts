@@ -53,8 +53,10 @@ export class FormDraft<Value> {
 	readonly #keeper: Keeper<Kept<Value>>;
 	/** What the next save is held against: the stamp that was read when typing began. */
 	#base: string | null = $state(null);
-	/** Whether it was saved, or given up, and may be left. */
-	#isOver = false;
+	/** Whether what is stored is being put over what was typed. */
+	#isResting = false;
+	/** What was saved, or left on purpose, as text: until something else is typed the page may be left. */
+	#over: string | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#again: ReturnType<typeof setTimeout> | undefined;
 	/** What is typed and not stored, as it was last seen; null where all is stored. */
@@ -77,7 +79,7 @@ export class FormDraft<Value> {
 
 	/** Whether something would be lost to the form if it were left now. */
 	get isOpen(): boolean {
-		return !this.#isOver && this.#of.isChanged();
+		return this.#over === null && this.#of.isChanged();
 	}
 
 	/** Puts back what was typed on an earlier visit. What is kept in another shape is given up. */
@@ -98,6 +100,7 @@ export class FormDraft<Value> {
 		const stamp = this.#of.stamp();
 		const [isChanged, value] = [this.#of.isChanged(), this.#of.read()];
 		clearTimeout(this.#timer);
+		if (this.#isResting) return;
 		if (stamp !== this.#seen) {
 			this.#seen = stamp;
 			// The page was read anew under what is typed, after somebody was removed, say: it stays typed.
@@ -109,7 +112,8 @@ export class FormDraft<Value> {
 		this.#typed = isChanged ? value : null;
 		if (isChanged) this.#base ??= stamp;
 		if (!isChanged && !this.#base) return;
-		this.#isOver = false;
+		if (this.#over === JSON.stringify(value)) return;
+		this.#over = null;
 		this.#timer = setTimeout(() => this.#write(isChanged, value), KEEP_AFTER_MILLISECONDS);
 	}
 
@@ -130,17 +134,24 @@ export class FormDraft<Value> {
 
 	/** Gives up what is typed: the form shows what is stored. */
 	async discard(): Promise<void> {
-		this.leave();
+		clearTimeout(this.#again);
+		this.#isResting = true;
 		this.#forget();
 		this.trouble = '';
 		await this.#of.reload?.();
+		this.#isResting = false;
+	}
+
+	/** Keeps at once what is typed: the page may be gone in a moment. */
+	flush(): void {
+		if (this.isOpen) this.#write(true, this.#of.read());
 	}
 
 	/** From now on the page may be left: what is typed stays kept. */
 	leave(): void {
 		clearTimeout(this.#again);
-		if (this.#of.isChanged()) this.#write(true, this.#of.read());
-		this.#isOver = true;
+		this.flush();
+		this.#over = JSON.stringify(this.#of.read());
 	}
 
 	/** The page is gone: nothing is sent again. */
@@ -172,7 +183,7 @@ export class FormDraft<Value> {
 				this.newest = (result.data as Failure | undefined)?.misfit?.newest ?? null;
 				return update({ reset: false });
 			}
-			this.#isOver = true;
+			this.#over = JSON.stringify(this.#of.read());
 			this.#forget();
 			await update({ reset: false });
 		};

@@ -1,5 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { restoreApp, useDatabase } from '$lib/server/app';
+import { textField } from '$lib/server/forms';
 import { listBackups, StartRefusal } from '$lib/server/database';
 import { listTeams } from '$lib/server/repositories/surroundings';
 import { importSafely } from '$lib/server/usecases/importSafely';
@@ -26,7 +27,7 @@ export const actions: Actions = {
 		return { copied: await backUp('asked') };
 	},
 	restore: async ({ request }) => {
-		const name = String((await request.formData()).get('copy') ?? '');
+		const name = textField(await request.formData(), 'copy');
 		try {
 			await restoreApp(name);
 			return { restored: name };

@@ -1,5 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
+import { textField } from '$lib/server/forms';
 import { deleteTeam, listTeamLines } from '$lib/server/repositories/surroundings';
 import { demoTeams } from '$lib/server/usecases/seedDemo';
 import { listSports } from '$lib/server/usecases/sports';
@@ -20,7 +21,7 @@ export const load: PageServerLoad = async () => {
 
 export const actions: Actions = {
 	remove: async ({ request }) => {
-		const id = String((await request.formData()).get('team') ?? '');
+		const id = textField(await request.formData(), 'team');
 		if (!(await deleteTeam(await useDb(), id)))
 			return fail(400, { message: 'There is no such team.' });
 	}

@@ -6,7 +6,7 @@
 	let {
 		draft,
 		says = 'They are kept in this browser and are back when you return.'
-	}: { draft: { isOpen: boolean; leave(): void }; says?: string } = $props();
+	}: { draft: { isOpen: boolean; flush?(): void; leave(): void }; says?: string } = $props();
 
 	let isAllowed = false;
 	let leaving: { url: URL; delta: number | undefined } | null = $state.raw(null);
@@ -15,6 +15,7 @@
 		if (isAllowed || !draft.isOpen || type === 'form') return;
 		// The browser asks by itself before a page is left for another site or closed.
 		cancel();
+		draft.flush?.();
 		if (!willUnload && to) leaving = { url: to.url, delta };
 	});
 	function leave() {

@@ -29,6 +29,24 @@ test('it gives copies their bibs, and numbers to those without one', () => {
 	expect(blocks('units')[0].numbers).toBe('2 3 4 5 14 22 9 11 6 7');
 });
 
+test('nobody who does not come is on it', () => {
+	const practice = demoPractice();
+	const absent = ['p02', 'p03', 'p04', 'p05', 'p14', 'p22'];
+	const fewer = evaluate(
+		{ ...practice, expected: practice.expected.filter((id) => !absent.includes(id)) },
+		demoContext()
+	);
+	const numbers = fewer.windows.flatMap((window) =>
+		sheetBlocks(fewer, window).flatMap((block) => block.numbers.split(' '))
+	);
+	const away = demoContext()
+		.players.filter(({ id }) => absent.includes(id))
+		.map(({ number }) => String(number));
+	expect(away).toHaveLength(6);
+	expect(numbers.filter((number) => away.includes(number))).toEqual([]);
+	expect(numbers).toContain('everyone');
+});
+
 test('drills are drawn once each, as they start with the players of their largest copy', () => {
 	const drawings = drawingsOf(evaluation);
 	const names = drawings.map(({ name }) => name);

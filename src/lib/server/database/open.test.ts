@@ -1,15 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import {
-	mkdirSync,
-	mkdtempSync,
-	readdirSync,
-	readFileSync,
-	rmSync,
-	statSync,
-	writeFileSync
-} from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { databaseFiles } from '../../../../tests/support/database';
@@ -26,12 +17,13 @@ import {
 	StartRefusal
 } from '.';
 import { openEmbedded } from './embedded';
+import { scratchFolder } from '../../../../tests/support/scratch';
 
 let directory: string;
 const children: ChildProcess[] = [];
 
 beforeEach(() => {
-	directory = mkdtempSync(join(tmpdir(), 'fieldplan-'));
+	directory = scratchFolder('fieldplan');
 });
 afterEach(() => {
 	for (const child of children.splice(0)) child.kill('SIGKILL');

@@ -25,7 +25,7 @@ export const NewTeam = Type.Object(
 		coach: Name,
 		timeZone: Name,
 		/** A player a line, a number before the name where there is one. */
-		players: Type.String({ maxLength: 40_000 })
+		players: Type.String({ maxLength: 40_000, pattern: '^[^\\u0000]*$' })
 	},
 	closed
 );

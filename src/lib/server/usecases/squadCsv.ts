@@ -124,12 +124,18 @@ const linesOf = (cells: readonly string[]) =>
 
 /** What a file says nothing of stays: the fields of a known player for which it has no column. */
 function keptOf(
-	{ number, positions = [], birthYear, leads, usuallyLate }: Player,
-	columns: CsvReading['columns']
+	{ number, unit, positions = [], ratings = {}, birthYear, leads, usuallyLate }: Player,
+	columns: CsvReading['columns'],
+	read: SquadRow
 ): Partial<SquadRow> {
 	const has = (column: string) => columns.some(({ takenFor: taken }) => taken === column);
 	return {
 		...(!has('number') && number !== undefined && { number }),
+		...(!has('unit') && unit !== undefined && { unit }),
+		ratings: {
+			...Object.fromEntries(Object.entries(ratings).filter(([skill]) => !has(skill))),
+			...read.ratings
+		},
 		...(!has('positions') && { positions }),
 		...(!has('born') && birthYear !== undefined && { birthYear }),
 		...(!has('leads') && { leads: leads ?? false }),
@@ -196,7 +202,7 @@ export function readSquadCsv(
 		if (!row) continue;
 		const player = known.get(row.id ?? '');
 		if (!player) delete row.id;
-		rows.push(player ? { ...row, ...keptOf(player, columns) } : row);
+		rows.push(player ? { ...row, ...keptOf(player, columns, row) } : row);
 	}
 	return { delimiter: parsed.meta.delimiter, encoding: decoded.encoding, columns, rows, faults };
 }

@@ -180,7 +180,7 @@ export async function importAll(db: Db, bytes: Uint8Array): Promise<Result<Impor
 			for (const whole of teams) {
 				const { id, name } = whole.team.team;
 				if (here.has(id))
-					refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was taken in`);
+					refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was imported`);
 				here.add(id);
 				await writeWholeTeam(tx, whole);
 			}

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
-import { jsonField } from '$lib/server/forms';
+import { jsonField, textField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
 import { adultsStored, saveAdults } from '$lib/server/usecases/saveAdults';
@@ -27,7 +27,7 @@ export const actions: Actions = {
 		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params, request }) => {
-		const id = String((await request.formData()).get('adult') ?? '');
+		const id = textField(await request.formData(), 'adult');
 		const isGone = await deletePerson(await useDb(), params.team, id);
 		if (!isGone) return fail(400, { misfit: { path: 'adult', message: 'is nobody of this team' } });
 	}

@@ -1,5 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
+import { textField } from '$lib/server/forms';
 import { setArchived } from '$lib/server/repositories/practices';
 import { loadPracticeList } from '$lib/server/usecases/views';
 import { todayOf } from '$lib/server/today';
@@ -16,7 +17,7 @@ export const load: PageServerLoad = async ({ params }) => {
 const archive =
 	(archived: boolean): Actions[string] =>
 	async ({ params, request }) => {
-		const id = String((await request.formData()).get('practice') ?? '');
+		const id = textField(await request.formData(), 'practice');
 		const isDone = await setArchived(await useDb(), {
 			teamId: params.team as string,
 			id,

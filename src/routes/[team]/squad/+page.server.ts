@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
-import { jsonField } from '$lib/server/forms';
+import { jsonField, textField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
@@ -29,7 +29,7 @@ export const actions: Actions = {
 		return saved.ok ? { saved: saved.value } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params, request }) => {
-		const id = String((await request.formData()).get('player') ?? '');
+		const id = textField(await request.formData(), 'player');
 		const isGone = await deletePerson(await useDb(), params.team as string, id);
 		if (!isGone)
 			return fail(400, { misfit: { path: 'player', message: 'is nobody of this team' } });

@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { isTimeZone } from '$core/conditions';
 import { useDb } from '$lib/server/app';
+import { textField } from '$lib/server/forms';
 import { todayIn } from '$lib/server/today';
 import { createTeam, NewTeam } from '$lib/server/usecases/createTeam';
 import { listSports } from '$lib/server/usecases/sports';
@@ -12,19 +13,17 @@ export const load: PageServerLoad = () => ({
 	sports: listSports().map(({ id, name }) => ({ id, name }))
 });
 
-const text = (form: FormData, key: string) => String(form.get(key) ?? '');
-
 export const actions: Actions = {
 	default: async ({ request }) => {
 		const form = await request.formData();
 		const wanted = readShape(NewTeam, {
-			name: text(form, 'name'),
-			sport: text(form, 'sport'),
-			from: Number(text(form, 'from') || NaN),
-			to: Number(text(form, 'to') || NaN),
-			coach: text(form, 'coach'),
-			timeZone: text(form, 'timeZone'),
-			players: text(form, 'players')
+			name: textField(form, 'name'),
+			sport: textField(form, 'sport'),
+			from: Number(textField(form, 'from') || NaN),
+			to: Number(textField(form, 'to') || NaN),
+			coach: textField(form, 'coach'),
+			timeZone: textField(form, 'timeZone'),
+			players: textField(form, 'players')
 		});
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
 		const { timeZone } = wanted.value;

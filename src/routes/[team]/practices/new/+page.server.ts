@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { nextFreeDay, usualOn } from '$core/season';
 import { useDb } from '$lib/server/app';
+import { textField, textFields } from '$lib/server/forms';
 import { listPracticeFacts } from '$lib/server/repositories/practices';
 import { listGrounds } from '$lib/server/repositories/places';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
@@ -40,21 +41,19 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	};
 };
 
-const text = (form: FormData, key: string) => String(form.get(key) ?? '');
-
 export const actions: Actions = {
 	default: async ({ params, request }) => {
 		const form = await request.formData();
 		const wanted = {
-			date: text(form, 'date'),
-			start: text(form, 'start'),
-			minutes: Number(text(form, 'minutes') || NaN),
-			place: text(form, 'place'),
-			expected: form.getAll('expected').map(String),
-			adults: form.getAll('adults').map(String),
-			...(text(form, 'groundId') !== '' && { groundId: text(form, 'groundId') }),
-			...(form.has('from') && { from: text(form, 'from') }),
-			...(form.has('template') && { template: text(form, 'template') })
+			date: textField(form, 'date'),
+			start: textField(form, 'start'),
+			minutes: Number(textField(form, 'minutes') || NaN),
+			place: textField(form, 'place'),
+			expected: textFields(form, 'expected'),
+			adults: textFields(form, 'adults'),
+			...(textField(form, 'groundId') !== '' && { groundId: textField(form, 'groundId') }),
+			...(form.has('from') && { from: textField(form, 'from') }),
+			...(form.has('template') && { template: textField(form, 'template') })
 		};
 		const created = await createPractice(await useDb(), {
 			teamId: params.team,

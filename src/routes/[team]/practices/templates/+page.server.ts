@@ -1,6 +1,7 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { useDb } from '$lib/server/app';
+import { textField } from '$lib/server/forms';
 import { listDays } from '$lib/server/repositories/practices';
 import { findTeam } from '$lib/server/repositories/surroundings';
 import { deleteTemplate, listTemplates } from '$lib/server/repositories/templates';
@@ -23,7 +24,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 export const actions: Actions = {
 	keep: async ({ params, request }) => {
 		const form = await request.formData();
-		const values = { practice: form.get('practice'), name: form.get('name') };
+		const values = { practice: textField(form, 'practice'), name: textField(form, 'name') };
 		const wanted = readShape(NewTemplate, values);
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
 		const teamId = params.team as string;
@@ -36,7 +37,7 @@ export const actions: Actions = {
 		redirect(303, `/${encodeURIComponent(teamId)}/practices/templates`);
 	},
 	remove: async ({ params, request }) => {
-		const id = String((await request.formData()).get('template') ?? '');
+		const id = textField(await request.formData(), 'template');
 		const isDone = await deleteTemplate(await useDb(), params.team as string, id);
 		if (!isDone) return fail(400, { misfit: { path: 'template', message: 'is not there' } });
 	}
