@@ -164,21 +164,21 @@ test('a new practice is proposed on the next usual day, as it usually is, and sa
 	await expect(page.getByLabel('Starts')).toHaveValue('17:15');
 });
 
-test('a copy of everything is made and gone back to while the application runs', async ({
+test('everything is backed up and restored while the application runs', async ({
 	page,
 	server
 }) => {
 	await open(page, `${server.url}/data`);
-	await page.getByRole('button', { name: 'Make a copy now' }).click();
-	await expect(page.getByText('A copy was made.')).toBeVisible();
+	await page.getByRole('button', { name: 'Back up now' }).click();
+	await expect(page.getByText('Backed up.')).toBeVisible();
 	await open(page, `${server.url}/saltmarsh/kit`);
 	await page.getByLabel('How many of ball', { exact: true }).fill('12');
 	await page.getByRole('button', { name: 'Save the kit' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}/data`);
-	await page.getByRole('button', { name: 'Go back to it' }).click();
-	await page.getByRole('button', { name: 'Go back', exact: true }).click();
-	await expect(page.getByText('Everything is as it was in that copy.')).toBeVisible({
+	await page.getByRole('button', { name: 'Restore' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Restore' }).click();
+	await expect(page.getByText('Restored: everything is as it was in that backup.')).toBeVisible({
 		timeout: 30_000
 	});
 	await expect(page.getByRole('row')).toHaveCount(3);

@@ -101,6 +101,8 @@ export class FormDraft<Value> {
 		const [isChanged, value] = [this.#of.isChanged(), this.#of.read()];
 		clearTimeout(this.#timer);
 		if (this.#isResting) return;
+		// What was just saved is shown until the page is read anew: it is not typed over what comes then.
+		if (this.#over !== null && this.#over === JSON.stringify(value)) return;
 		if (stamp !== this.#seen) {
 			this.#seen = stamp;
 			// The page was read anew under what is typed, after somebody was removed, say: it stays typed.
@@ -112,7 +114,6 @@ export class FormDraft<Value> {
 		this.#typed = isChanged ? value : null;
 		if (isChanged) this.#base ??= stamp;
 		if (!isChanged && !this.#base) return;
-		if (this.#over === JSON.stringify(value)) return;
 		this.#over = null;
 		this.#timer = setTimeout(() => this.#write(isChanged, value), KEEP_AFTER_MILLISECONDS);
 	}

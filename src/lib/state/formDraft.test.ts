@@ -102,6 +102,20 @@ describe('FormDraft', () => {
 		expect([draft.isOpen, page.kept]).toEqual([false, undefined]);
 	});
 
+	test('shows what is stored once it was saved, and types nothing over it', async () => {
+		const draft = page.visit();
+		page.type(draft, 'Ships');
+		await page.send(draft, SUCCESS, async () => {
+			draft.keep();
+			// The page is read anew: the server has given the row an id of its own.
+			page.stamp = 'two';
+			page.typed = stored;
+			draft.keep();
+		});
+		vi.advanceTimersByTime(1000);
+		expect([page.typed, page.kept, draft.isOpen]).toEqual([stored, undefined, false]);
+	});
+
 	test('gives up what an older version has kept in another shape', () => {
 		for (const kept of ['text', 7, { base: 1 }, { base: 'x', value: { name: 1 } }]) {
 			page.kept = kept;

@@ -1,6 +1,7 @@
 import Type from 'typebox';
 import { Check } from 'typebox/value';
 import { Edit } from '$core/practice';
+import { isLike } from './isLike';
 import type { Keeper } from './keeper';
 
 /** An edit that takes another back, or does it again, and what that one is called. */
@@ -23,8 +24,6 @@ export interface KeptSteps {
 /** Steps that are kept for undo: more than a session of planning makes. */
 const MOST_STEPS = 500;
 
-const isList = (value: unknown): value is unknown[] => Array.isArray(value);
-
 /** The steps of one session back and forth; they live as long as the tab. */
 export class History {
 	#undo: Step[] = $state.raw([]);
@@ -36,11 +35,11 @@ export class History {
 
 	constructor(private readonly keeper: Keeper<KeptSteps> | null) {}
 
-	/** Takes over the steps of an earlier page; from the first that cannot be read, older ones go. */
+	/** Takes over the steps of an earlier page. Each is looked at closely when it is taken: there may be hundreds. */
 	resume(): void {
 		const kept = this.keeper?.read();
-		this.#undo = readable(kept?.undo);
-		this.#redo = readable(kept?.redo);
+		this.#undo = stepsIn(kept?.undo);
+		this.#redo = stepsIn(kept?.redo);
 	}
 
 	/** A new step: what could be done again is no longer. */
@@ -52,6 +51,8 @@ export class History {
 	back(run: (step: Step) => Step | null): void {
 		const step = this.#undo.at(-1);
 		if (!step) return;
+		// What an older version has kept, and all before it, nobody can take back.
+		if (!Check(Step, step)) return this.#set([], this.#redo);
 		const again = run(step);
 		this.#set(this.#undo.slice(0, -1), again ? [...this.#redo, again] : this.#redo);
 	}
@@ -60,6 +61,7 @@ export class History {
 	forth(run: (step: Step) => Step | null): void {
 		const step = this.#redo.at(-1);
 		if (!step) return;
+		if (!Check(Step, step)) return this.#set(this.#undo, []);
 		const back = run(step);
 		this.#set(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
 	}
@@ -91,9 +93,17 @@ export class History {
 	}
 }
 
-/** The newest steps of a list that are steps. */
-function readable(kept: unknown): Step[] {
-	if (!isList(kept)) return [];
-	const first = kept.findLastIndex((step) => !Check(Step, step));
-	return kept.slice(first + 1) as Step[];
+/** What has the outline of a step. */
+const OUTLINE = { of: '', edit: { type: '' }, words: '', expects: { type: '' } };
+const KEYS = Object.keys(OUTLINE);
+
+/** The newest entries of what was kept that look like steps. */
+function stepsIn(kept: unknown): Step[] {
+	if (!Array.isArray(kept)) return [];
+	const isStep = (entry: unknown) =>
+		typeof entry === 'object' &&
+		entry !== null &&
+		KEYS.every((key) => Object.hasOwn(entry, key)) &&
+		isLike(OUTLINE, entry);
+	return kept.slice(kept.findLastIndex((entry) => !isStep(entry)) + 1);
 }

@@ -307,11 +307,14 @@ describe('PracticeEditor', () => {
 		const store = new Storage();
 		store.kept.set('old', JSON.stringify([{ id: 'x', edit: { type: 'explode' }, inverse: {} }]));
 		store.kept.set('spoilt', '{"half');
-		store.steps.write({ undo: [{ words: 'no step' }], redo: 'none' } as never);
+		const step = { of: 'x', words: 'Explode', edit: { type: 'explode' }, expects: { type: 'x' } };
+		store.steps.write({ undo: [{ words: 'no step' }, step], redo: 'none' } as never);
 		const editor = open(store.page());
 		await editor.resume();
 		expect(editor.trouble).toContain('2 unsaved changes');
-		expect(editor.undoWords).toBe('');
+		expect(editor.undoWords).toBe('Explode');
+		editor.undo();
+		expect([editor.undoWords, editor.practice]).toEqual(['', demoPractice()]);
 		expect(editor.apply(minutes(100))).toBeNull();
 		await settle();
 		expect(server.practice.minutes).toBe(100);

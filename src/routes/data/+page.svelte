@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { Button, FileUploader, InlineNotification, Modal } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
+	import type { ActionResult } from '@sveltejs/kit';
+	import { notice, refusalWords } from '$lib/components/page/notice.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -15,8 +17,8 @@
 		daily: 'daily',
 		migration: 'before an update',
 		import: 'before an import',
-		restore: 'before going back to a copy',
-		asked: 'made by hand'
+		restore: 'before a restore',
+		asked: 'by hand'
 	};
 	const when = (at: string) =>
 		new Date(at).toLocaleString('en-GB', {
@@ -32,22 +34,24 @@
 			const { teams, practices } = form.imported;
 			return `Imported ${teams === 1 ? '1 team' : `${teams} teams`} with ${practices === 1 ? '1 practice' : `${practices} practices`}.`;
 		}
-		if ('copied' in form) return 'A copy was made.';
-		if ('restored' in form) return 'Everything is as it was in that copy.';
+		if ('copied' in form) return 'Backed up.';
+		if ('restored' in form) return 'Restored: everything is as it was in that backup.';
 		return '';
 	});
 	/** The buttons rest while the server copies, imports or goes back. */
 	const busy = () => {
 		isBusy = true;
-		return async ({ update }: { update: () => Promise<void> }) => {
-			await update();
+		notice.text = '';
+		return async ({ result, update }: { result: ActionResult; update: () => Promise<void> }) => {
+			if (result.type === 'error') notice.text = `Not done. ${refusalWords(result)}`;
+			else await update();
 			isBusy = false;
 			asked = null;
 		};
 	};
 </script>
 
-<Page team={data.teams[0]} current="data" title="Data" heading="Export, import and copies" narrow>
+<Page team={data.teams[0]} current="data" title="Data" heading="Export, import and backups" narrow>
 	{#if misfit}
 		<InlineNotification
 			lowContrast
@@ -90,20 +94,20 @@
 		</form>
 	</section>
 	<section>
-		<h2>Copies</h2>
+		<h2>Backups</h2>
 		<p>
-			A copy of everything is made each day, and before an update or an import. The last ten are
-			kept in the data folder; keep one elsewhere too, in case the machine is lost.
+			Everything is backed up each day, and before an update or an import. The last ten backups are
+			in the data folder. Keep one elsewhere too, in case the machine is lost.
 		</p>
 		<form method="POST" action="?/copy" use:enhance={busy}>
-			<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Make a copy now</Button>
+			<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Back up now</Button>
 		</form>
 		{#if data.backups.length > 0}
 			<table>
 				<thead>
 					<tr
 						><th scope="col">Made</th><th scope="col">Why</th><th scope="col">Size</th><th
-							><span class="bx--visually-hidden">Go back</span></th
+							><span class="bx--visually-hidden">Restore</span></th
 						></tr
 					>
 				</thead>
@@ -114,16 +118,14 @@
 							<td>{REASONS[backup.reason]}</td>
 							<td>{(backup.bytes / 1e6).toFixed(1)} MB</td>
 							<td>
-								<button type="button" class="link" onclick={() => (asked = backup)}
-									>Go back to it</button
-								>
+								<button type="button" class="link" onclick={() => (asked = backup)}>Restore</button>
 							</td>
 						</tr>
 					{/each}
 				</tbody>
 			</table>
 		{:else}
-			<p>There is none yet: the first is made within a minute of the start.</p>
+			<p>There is no backup yet. The first is made a minute after the start.</p>
 		{/if}
 	</section>
 </Page>
@@ -136,8 +138,8 @@
 		open
 		danger
 		size="sm"
-		modalHeading="Go back to the copy of {when(asked.at)}?"
-		primaryButtonText={isBusy ? 'Going back …' : 'Go back'}
+		modalHeading="Restore the backup of {when(asked.at)}?"
+		primaryButtonText={isBusy ? 'Restoring …' : 'Restore'}
 		primaryButtonDisabled={isBusy}
 		secondaryButtonText="Cancel"
 		on:click:button--secondary={() => (asked = null)}
@@ -145,8 +147,8 @@
 		on:submit={() => restoring?.requestSubmit()}
 	>
 		<p>
-			Everything that was changed since is gone for all teams. It is copied first, so that you can
-			come back to it here.
+			This undoes everything that was changed since, for all teams. It is backed up first, so that
+			you can restore it here.
 		</p>
 	</Modal>
 {/if}
@@ -168,6 +170,9 @@
 	}
 	table {
 		border-collapse: collapse;
+	}
+	th {
+		font-weight: 700;
 	}
 	th,
 	td {

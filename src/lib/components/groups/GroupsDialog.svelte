@@ -100,6 +100,15 @@
 					<RadioButton value={each.mode} labelText={w(`${each.name}: ${each.says}`)} />
 				{/each}
 			</RadioButtonGroup>
+			{#if away > 0}
+				<p>
+					{w(
+						away === 1
+							? '1 player does not come and keeps a place in their group.'
+							: `${away} players do not come and keep a place in their groups.`
+					)}
+				</p>
+			{/if}
 			{#if leading.size > 0}
 				<Checkbox
 					bind:checked={leaders}

@@ -1,6 +1,7 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { onDestroy, type Snippet } from 'svelte';
 	import TopBar from '../ui/TopBar.svelte';
+	import { notice } from './notice.svelte';
 	import { sectionOf } from './pages';
 	import { useWording } from './wording.svelte';
 
@@ -28,6 +29,9 @@
 		children: Snippet;
 	} = $props();
 
+	// What was not done on another page is no longer of interest here.
+	onDestroy(() => (notice.text = ''));
+
 	const w = useWording();
 	const section = $derived(team && sectionOf(current));
 </script>
@@ -50,6 +54,7 @@
 		</div>
 		{#if ways}<div class="ways">{@render ways()}</div>{/if}
 	</header>
+	{#if notice.text}<p class="notice" role="alert">{notice.text}</p>{/if}
 	{@render children()}
 </main>
 
@@ -103,6 +108,12 @@
 		font-size: 13px;
 		line-height: 1.4;
 		max-width: 76ch;
+	}
+	.notice {
+		color: var(--stop);
+		font-size: 14px;
+		font-weight: 650;
+		padding-bottom: 10px;
 	}
 	.ways {
 		display: flex;

@@ -2,6 +2,7 @@
 	import { Modal } from 'carbon-components-svelte';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
+	import { refusalWords } from './notice.svelte';
 
 	/** Asks before something is removed for good; the form is sent when the coach says so. */
 	let {
@@ -30,6 +31,7 @@
 	const answered: SubmitFunction =
 		() =>
 		async ({ result, update }) => {
+			if (result.type === 'error') return void (refusal = refusalWords(result));
 			await update();
 			if (result.type !== 'failure') return onclose();
 			const { message, misfit } = result.data ?? {};

@@ -157,6 +157,17 @@ function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): Whole
 	};
 }
 
+/** Refuses teams that are here already, or come twice. */
+function refuseKnown(teams: readonly WholeTeam[], known: readonly { id: string }[]): void {
+	const here = new Set(known.map(({ id }) => id));
+	for (const { team } of teams) {
+		const { id, name } = team.team;
+		if (here.has(id))
+			refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was imported`);
+		here.add(id);
+	}
+}
+
 /** What an import brought. */
 export interface Imported {
 	teams: number;
@@ -165,9 +176,14 @@ export interface Imported {
 
 /**
  * Takes in an export, all of it or nothing. A team whose id is here already is refused, and so is
- * whatever does not have its shape; the misfit names the file and the place in it.
+ * whatever does not have its shape; the misfit names the file and the place in it. `before` is done once
+ * the file is known to be good, before anything is stored.
  */
-export async function importAll(db: Db, bytes: Uint8Array): Promise<Result<Imported, Misfit>> {
+export async function importAll(
+	db: Db,
+	bytes: Uint8Array,
+	before: () => Promise<unknown> = async () => null
+): Promise<Result<Imported, Misfit>> {
 	try {
 		const files = unpack(bytes);
 		read(files, 'fieldplan.json', ExportHead);
@@ -175,15 +191,11 @@ export async function importAll(db: Db, bytes: Uint8Array): Promise<Result<Impor
 			(name) => /^(teams\/[^/]+)\/team\.json$/.exec(name)?.[1] ?? []
 		);
 		const teams = folders.sort().map((folder) => readTeam(files, folder));
+		refuseKnown(teams, await listTeams(db));
+		await before();
 		await db.transaction(async (tx) => {
-			const here = new Set((await listTeams(tx)).map(({ id }) => id));
-			for (const whole of teams) {
-				const { id, name } = whole.team.team;
-				if (here.has(id))
-					refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was imported`);
-				here.add(id);
-				await writeWholeTeam(tx, whole);
-			}
+			refuseKnown(teams, await listTeams(tx));
+			for (const whole of teams) await writeWholeTeam(tx, whole);
 		});
 		const practices = teams.reduce((sum, team) => sum + team.practices.length, 0);
 		return ok({ teams: teams.length, practices });

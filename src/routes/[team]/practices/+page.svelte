@@ -8,6 +8,7 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 	import { useWording } from '$lib/components/page/wording.svelte';
+	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data }: { data: PageData } = $props();
 
@@ -48,7 +49,7 @@
 								<b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend
 							{/if}
 						</span>
-						<form method="POST" use:enhance>
+						<form method="POST" use:enhance={stay}>
 							<input type="hidden" name="practice" value={line.id} />
 							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
 							<a

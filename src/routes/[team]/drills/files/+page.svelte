@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
@@ -26,7 +26,7 @@
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
 	<Outcome {misfit} />
-	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={keepTyped}>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay}>
 		<label class="file">
 			{w('A drill, or a zip of drills')}
 			<input type="file" name="file" accept=".json,.zip,application/json,application/zip" />

@@ -20,6 +20,7 @@
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { GroundEditor } from '$lib/state/groundEditor.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
@@ -164,7 +165,7 @@
 				/>
 			{:else}
 				<GroundPanel ground={editor.ground} onset={(next) => editor.set(next)} />
-				<form method="POST" action="?/remove" use:enhance>
+				<form method="POST" action="?/remove" use:enhance={stay}>
 					{#if data.grounds.length > 1}
 						<button class="link">{w('Remove this ground')}</button>
 					{/if}

@@ -6,6 +6,7 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 	import { useWording } from '$lib/components/page/wording.svelte';
+	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
@@ -28,7 +29,7 @@
 				<strong>{template.name}</strong>
 				<span>{template.minutes} min</span>
 				<span>{template.periods.map((period) => period.name).join(', ')}</span>
-				<form method="POST" action="?/remove" use:enhance>
+				<form method="POST" action="?/remove" use:enhance={stay}>
 					<input type="hidden" name="template" value={template.id} />
 					<a
 						href="{base}/new?template={template.id}"
@@ -43,7 +44,7 @@
 	</ul>
 	{#if data.days.length > 0}
 		<h2>{w('Keep a practice as a template')}</h2>
-		<form class="keep" method="POST" action="?/keep" use:enhance>
+		<form class="keep" method="POST" action="?/keep" use:enhance={stay}>
 			<Select
 				id="practice"
 				name="practice"

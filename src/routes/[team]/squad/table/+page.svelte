@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
-	import { keepTyped } from '$lib/components/page/keepTyped';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 	import { useWording } from '$lib/components/page/wording.svelte';
+	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
@@ -26,7 +26,7 @@
 			>{w('Take the squad out as CSV')}</a
 		>, change it in any program for tables, and bring it back. Nothing is stored before you say so.
 	</p>
-	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={keepTyped}>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay}>
 		<label class="file"
 			>CSV file <input type="file" name="file" accept=".csv,.txt,text/csv" /></label
 		>
