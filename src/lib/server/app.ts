@@ -25,9 +25,9 @@ const LOOK_EVERY_MILLISECONDS = 60 * 60 * 1000;
 
 async function open(config: Config): Promise<App> {
 	const database = await openDatabase(config.dataDirectory);
-	await seedDemo(database.db, { today: config.today });
+	const isSeeded = await seedDemo(database.db, { today: config.today });
 	// The demo is much at once: the disk is to keep it before the first visitor sees it.
-	await database.keepHouse();
+	if (isSeeded) await database.keepHouse();
 	return { config, database };
 }
 

@@ -39,7 +39,8 @@ export function readUnsent(text: string | null): { unsent: Unsent[]; unreadable:
 	return { unsent, unreadable: kept.length - unsent.length };
 }
 
-const locks = () => (typeof navigator === 'undefined' ? undefined : navigator.locks);
+/** The locks of the browser; none on the server, where a page is only drawn. */
+const locks = () => (typeof window === 'undefined' ? undefined : navigator.locks);
 
 /** Holds a lock until `release` is called or the page is gone; nothing where the browser has no locks. */
 function holdLock(name: string): () => void {

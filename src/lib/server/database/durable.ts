@@ -20,15 +20,19 @@ export async function syncPath(path: string): Promise<void> {
 	}
 }
 
-/** Asks the disk to keep every file below a folder, then the folders' entries. */
-export async function syncTree(folder: string): Promise<void> {
+/**
+ * Asks the disk to keep every file below a folder, then the folders' entries. `last` is kept after all
+ * others: the file that says that they are there.
+ */
+export async function syncTree(folder: string, last?: string): Promise<void> {
 	const entries = await readdir(folder, { recursive: true, withFileTypes: true });
 	const paths = (folders: boolean) =>
 		entries
 			.filter((entry) => (folders ? entry.isDirectory() : entry.isFile()))
 			.map((entry) => join(entry.parentPath, entry.name));
-	const files = paths(false);
+	const files = paths(false).filter((path) => path !== last);
 	for (let k = 0; k < files.length; k += SIDE_BY_SIDE)
 		await Promise.all(files.slice(k, k + SIDE_BY_SIDE).map(syncPath));
 	for (const path of [...paths(true), folder]) await syncPath(path);
+	if (last !== undefined) await syncPath(last);
 }

@@ -13,7 +13,9 @@ const START_PARAMETERS = [
 	...['-c', 'full_page_writes=on'],
 	// Segments that are kept for reuse: writing one that is there needs no new entry in its folder.
 	...['-c', 'max_wal_size=64MB'],
-	...['-c', 'min_wal_size=32MB']
+	...['-c', 'min_wal_size=32MB'],
+	// A checkpoint keeps what the one before it needs: until all of it is on the disk, that one counts.
+	...['-c', 'wal_keep_size=48MB']
 ];
 
 /** Opens the files of a folder, made where there are none; filled from a copy where `from` is given. */

@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { syncTree } from './durable';
 import type { Db } from './handle';
@@ -17,8 +18,12 @@ export async function keepHouse(pglite: PGlite, files: string): Promise<void> {
 	// One statement a call: vacuum runs in no transaction, and several in one call are one.
 	for (const { name } of rows) await pglite.exec(`vacuum ${name}`);
 	await pglite.exec('checkpoint');
-	await syncTree(files);
+	await syncFiles(files);
 }
+
+/** Asks the disk to keep a database: what a checkpoint wrote first, then the file that names the checkpoint. */
+export const syncFiles = (files: string): Promise<void> =>
+	syncTree(files, join(files, 'global', 'pg_control'));
 
 /** A database whose writes are counted: after so many of them the house is kept. */
 export interface KeptHouse {

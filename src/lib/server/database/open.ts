@@ -14,7 +14,7 @@ import { howToRestore, listBackups, makeBackup, restoreBackup, type BackupReason
 import { syncPath, syncTree } from './durable';
 import { openEmbedded } from './embedded';
 import type { Db } from './handle';
-import { withHousekeeping } from './housekeeping';
+import { syncFiles, withHousekeeping } from './housekeeping';
 import { lockDirectory } from './lock';
 import { isBehind, listMigrations, migrate, type Migration } from './migrate';
 import { StartRefusal } from './refusal';
@@ -87,7 +87,7 @@ async function openFiles(root: string): Promise<{ pglite: PGlite; isNew: boolean
 	try {
 		const pglite = await openEmbedded(files);
 		// Recovery after a kill or a power cut has written files that nothing has asked the disk to keep.
-		await syncTree(files);
+		await syncFiles(files);
 		return { pglite, isNew };
 	} catch (error) {
 		throw damaged((error as Error).message.replace(/\.$/, ''));
@@ -123,12 +123,15 @@ export async function openDatabase(
 	const release = lockDirectory(root);
 	try {
 		const { pglite, isNew } = await openFiles(root);
-		if (!isNew && (await isBehind(pglite, migrations)))
-			await makeBackup(pglite, root, { reason: 'migration' });
+		const isOld = !isNew && (await isBehind(pglite, migrations));
+		if (isOld) await makeBackup(pglite, root, { reason: 'migration' });
 		await migrate(pglite, migrations);
 		const files = join(root, 'postgres');
 		const house = withHousekeeping(pglite, files);
-		await house.keep();
+		// A new schema is on the disk before anybody works on it; otherwise nobody has to wait.
+		const keeping = house.keep();
+		if (isNew || isOld) await keeping;
+		else keeping.catch((error: Error) => console.error(`Housekeeping failed: ${error.message}`));
 		return {
 			db: house.db,
 			root,
@@ -138,9 +141,9 @@ export async function openDatabase(
 				await house.settled();
 				// Twice: what is written while closing is small then, and rests on files that are kept already.
 				await pglite.exec('checkpoint');
-				await syncTree(files);
+				await syncFiles(files);
 				await pglite.close();
-				await syncTree(files);
+				await syncFiles(files);
 				release();
 			}
 		};

@@ -97,12 +97,13 @@ export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.
 /**
  * Fills an empty database with teams of the demo, in one transaction; leaves any other as it is.
  * Practices before `today`, the day that the demo stands still on if none is given, were held as planned.
+ * Gives whether it did so now.
  */
 export async function seedDemo(
 	db: Db,
 	{ today, teams = demoTeams() }: { today?: string; teams?: readonly string[] } = {}
-): Promise<void> {
-	if (!(await isFirstTime(db))) return;
+): Promise<boolean> {
+	if (!(await isFirstTime(db))) return false;
 	await db.transaction(async (tx) => {
 		await tx.query(`insert into installation (step) values ('demo')`);
 		if ((await listTeams(tx)).length > 0) return;
@@ -119,4 +120,5 @@ export async function seedDemo(
 			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);
 		}
 	});
+	return true;
 }
