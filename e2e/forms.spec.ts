@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { expect, figure, open, saved, test, TUESDAY } from './fixtures';
 import { startServer } from './server';
@@ -164,7 +165,7 @@ test('a new practice is proposed on the next usual day, as it usually is, and sa
 	await expect(page.getByLabel('Starts')).toHaveValue('17:15');
 });
 
-test('everything is backed up and restored while the application runs', async ({
+test('everything is backed up and restored from the page and by the command line', async ({
 	page,
 	server
 }) => {
@@ -184,4 +185,15 @@ test('everything is backed up and restored while the application runs', async ({
 	await expect(page.getByRole('row')).toHaveCount(3);
 	await open(page, `${server.url}/saltmarsh/kit`);
 	await expect(page.getByLabel('How many of ball', { exact: true })).toHaveValue('40');
+	// The same by the command line, with the application stopped: back to before the restore.
+	await server.stop();
+	const restored = spawnSync('npm', ['run', '-s', 'fieldplan', '--', 'restore', 'newest'], {
+		encoding: 'utf8',
+		env: { ...process.env, FIELDPLAN_DATA: server.directory }
+	});
+	expect(JSON.parse(restored.stdout).restored).toMatch(/-restore\.tar\.gz$/);
+	const again = await startServer(server.directory, server.port);
+	await open(page);
+	await expect(page.getByLabel('How many of ball', { exact: true })).toHaveValue('12');
+	await again.stop();
 });

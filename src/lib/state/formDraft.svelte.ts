@@ -184,8 +184,11 @@ export class FormDraft<Value> {
 				this.newest = (result.data as Failure | undefined)?.misfit?.newest ?? null;
 				return update({ reset: false });
 			}
-			this.#over = JSON.stringify(this.#of.read());
-			this.#forget();
+			// What was typed while it was on its way is not saved with it, and stays.
+			if (JSON.stringify([this.base, this.#of.read()]) === text) {
+				this.#over = JSON.stringify(this.#of.read());
+				this.#forget();
+			}
 			await update({ reset: false });
 		};
 	};

@@ -116,6 +116,23 @@ describe('FormDraft', () => {
 		expect([page.typed, page.kept, draft.isOpen]).toEqual([stored, undefined, false]);
 	});
 
+	test('keeps what is typed while a save is on its way, over what was saved', async () => {
+		const draft = page.visit();
+		page.type(draft, 'Ships');
+		const formData = new FormData();
+		const answer = await draft.submit({ formData, formElement: page.form, cancel() {} } as never);
+		page.type(draft, 'Ships and more');
+		await answer?.({
+			result: SUCCESS,
+			update: async () => {
+				page.stamp = 'two';
+				page.typed = stored;
+				draft.keep();
+			}
+		} as never);
+		expect([page.typed.name, draft.isOpen, draft.base]).toEqual(['Ships and more', true, 'two']);
+	});
+
 	test('gives up what an older version has kept in another shape', () => {
 		for (const kept of ['text', 7, { base: 1 }, { base: 'x', value: { name: 1 } }]) {
 			page.kept = kept;

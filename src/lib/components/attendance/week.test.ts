@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { faultIn, habitWords, saidAt, saying, sentOf, type StoredPractice } from './week';
+import { faultIn, habitWords, saidAt, saying, sentOf, unstored, type StoredPractice } from './week';
 
 const stored: StoredPractice[] = [
 	{
@@ -41,6 +41,14 @@ describe('a week of attendance', () => {
 		const changes = saying(stored, {}, { at: at('thu', 'a'), set: { state: 'absent' } });
 		const newer = stored.with(1, { id: 'thu', said: { a: { state: 'late', minutes: 5 } } });
 		expect(sentOf(newer, changes)[0].rows[0].was).toEqual({ state: 'late', minutes: 5 });
+	});
+
+	test('lets go what is stored, and keeps the rest', () => {
+		const one = saying(stored, {}, { at: at('thu', 'a'), set: { state: 'absent' } });
+		const two = saying(stored, one, { at: at('tue', 'c'), set: { state: 'absent' } });
+		const both = { ...two, other: two.tue };
+		const saved = stored.with(1, { id: 'thu', said: { a: { state: 'absent' } } });
+		expect(unstored(saved, both)).toEqual({ tue: two.tue, other: two.tue });
 	});
 
 	test('finds who a refusal is about', () => {

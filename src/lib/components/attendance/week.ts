@@ -79,6 +79,17 @@ export function sentOf(
 	});
 }
 
+/** The changes that are not stored: the others are let go, so that they hide nothing that others say later. */
+export function unstored(practices: readonly StoredPractice[], changes: Changes): Changes {
+	const open = sentOf(practices, changes).map(({ practice, rows }) => {
+		const people = rows.map(({ person }) => [person, changes[practice][person]] as const);
+		return [practice, Object.fromEntries(people)] as const;
+	});
+	const shown = new Set(practices.map(({ id }) => id));
+	const elsewhere = Object.entries(changes).filter(([practice]) => !shown.has(practice));
+	return Object.fromEntries([...elsewhere, ...open]);
+}
+
 /** Who a refusal at `[0].rows[3].minutes` of what was sent is about. */
 export function faultIn(sent: ReturnType<typeof sentOf>, path: string): At | null {
 	const match = /^\[(\d+)\]\.rows\[(\d+)\]/.exec(path);

@@ -204,13 +204,15 @@ describe('a table file of the squad', () => {
 	test('leaves alone what it has no column for, and counts lines as an editor does', () => {
 		const reading = read('id,name,passing\np02,"Two\nlines",9\np03,Third,9\n');
 		expect(reading.faults.map(({ line }) => line)).toEqual([2, 4]);
-		const { unit: _unit, ...second } = players.find(({ id }) => id === 'p02') as Player;
+		const second = players.find(({ id }) => id === 'p02') as Player;
 		const known = read('id,name\np02,New Name\n').rows[0];
 		expect(known).toEqual({
 			...rowOf(second),
-			name: 'New Name',
-			ratings: {}
+			name: 'New Name'
 		});
+		// Of a column that is there an empty cell clears what was rated; the others stay.
+		const { passing: _passing, ...others } = second.ratings ?? {};
+		expect(read('id,name,passing\np02,New Name,\n').rows[0].ratings).toEqual(others);
 	});
 
 	test('of another team adds its players', () => {

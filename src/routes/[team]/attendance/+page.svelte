@@ -4,7 +4,14 @@
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import AttendanceTable from '$lib/components/attendance/AttendanceTable.svelte';
-	import { faultIn, saidAt, saying, sentOf, type Changes } from '$lib/components/attendance/week';
+	import {
+		faultIn,
+		saidAt,
+		saying,
+		sentOf,
+		unstored,
+		type Changes
+	} from '$lib/components/attendance/week';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -34,6 +41,9 @@
 			changes = {};
 			await invalidateAll();
 		}
+	});
+	$effect(() => {
+		if (form && 'saved' in form) changes = untrack(() => unstored(data.practices, changes));
 	});
 	// What somebody else has said is shown beneath what is typed, before it is saved again.
 	$effect(() => {
