@@ -22,6 +22,9 @@ import { StartRefusal } from './refusal';
 /** The major version of PostgreSQL that the embedded database is; its files fit no other. */
 export const POSTGRES_MAJOR = '18';
 
+/** The house is first kept when whoever waits for the start has been answered. */
+const KEEP_AFTER_MILLISECONDS = 2000;
+
 /** An open database and how to close it. */
 export interface OpenDatabase {
 	db: Db;
@@ -86,7 +89,8 @@ async function openFiles(root: string): Promise<{ pglite: PGlite; isNew: boolean
 	checkVersion(files);
 	try {
 		const pglite = await openEmbedded(files);
-		// Recovery after a kill or a power cut has written files that nothing has asked the disk to keep.
+		// Starting, and recovery after a kill or a power cut, has written files that the disk must have before
+		// anything is acknowledged.
 		await syncFiles(files);
 		return { pglite, isNew };
 	} catch (error) {
@@ -128,16 +132,19 @@ export async function openDatabase(
 		await migrate(pglite, migrations);
 		const files = join(root, 'postgres');
 		const house = withHousekeeping(pglite, files);
-		// A new schema is on the disk before anybody works on it; otherwise nobody has to wait.
-		const keeping = house.keep();
-		if (isNew || isOld) await keeping;
-		else keeping.catch((error: Error) => console.error(`Housekeeping failed: ${error.message}`));
+		// A new schema is on the disk before anybody works on it. Otherwise nobody has to wait for it.
+		if (isNew || isOld) await house.keep();
+		const later = setTimeout(() => {
+			house.keep().catch((error: Error) => console.error(`Housekeeping failed: ${error.message}`));
+		}, KEEP_AFTER_MILLISECONDS);
+		later.unref();
 		return {
 			db: house.db,
 			root,
 			backUp: (reason) => makeBackup(pglite, root, { reason }),
 			keepHouse: house.keep,
 			async close() {
+				clearTimeout(later);
 				await house.settled();
 				// Twice: what is written while closing is small then, and rests on files that are kept already.
 				await pglite.exec('checkpoint');

@@ -101,13 +101,13 @@ export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.
  */
 export async function seedDemo(
 	db: Db,
-	{ today, teams = demoTeams() }: { today?: string; teams?: readonly string[] } = {}
+	{ today, teams }: { today?: string; teams?: readonly string[] } = {}
 ): Promise<boolean> {
 	if (!(await isFirstTime(db))) return false;
 	await db.transaction(async (tx) => {
 		await tx.query(`insert into installation (step) values ('demo')`);
 		if ((await listTeams(tx)).length > 0) return;
-		for (const demo of readDemo().filter(({ file }) => teams.includes(file.team.id))) {
+		for (const demo of readDemo().filter(({ file }) => teams?.includes(file.team.id) ?? true)) {
 			await writeWholeTeam(tx, toWhole(demo));
 			for (const practice of demo.practices) {
 				await insertPractice(tx, practice);
