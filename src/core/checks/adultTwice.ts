@@ -1,34 +1,44 @@
+import { findBlock, type Edit, type Evaluation } from '../practice';
 import { both, once } from './clashes';
-import type { Finding, Rule } from './finding';
+import type { Rule } from './finding';
+
+/** An adult taken out of a block: as its lead, as its second eyes, and from its copies. */
+function without({ practice }: Evaluation, id: string, adult: string): Edit | null {
+	const block = findBlock(practice, id)?.block;
+	if (!block) return null;
+	const copies = block.copies.map((copy) => ({
+		...copy,
+		adults: copy.adults.filter((each) => each !== adult)
+	}));
+	return {
+		type: 'set-block',
+		block: id,
+		set: {
+			...(block.lead === adult && { lead: null }),
+			...(block.eyes === adult && { eyes: null }),
+			copies
+		}
+	};
+}
 
 /** An adult is asked for in two blocks at the same second. */
-export const adultTwice: Rule = ({ adultClashes }) =>
-	once(adultClashes).map((clash): Finding => {
-		const { person, second } = clash;
-		const { lead, eyes, copies } = second.block;
-		return {
-			code: 'adult-twice',
-			severity: 'stop',
-			at: {
-				adult: person,
-				period: second.period.id,
-				block: second.block.id,
-				fromSecond: second.fromSecond
-			},
-			values: both(clash),
-			fixes: [
-				{
-					type: 'set-block',
-					block: second.block.id,
-					set: {
-						...(lead === person && { lead: null }),
-						...(eyes === person && { eyes: null }),
-						copies: copies.map((copy) => ({
-							...copy,
-							adults: copy.adults.filter((id) => id !== person)
-						}))
-					}
-				}
-			]
-		};
-	});
+export const adultTwice: Rule = {
+	find: ({ adultClashes }) =>
+		once(adultClashes).map((clash) => {
+			const { person, second } = clash;
+			const { period, block, fromSecond } = second;
+			return {
+				code: 'adult-twice',
+				severity: 'stop',
+				at: { adult: person, period: period.id, block: block.id, fromSecond },
+				values: both(clash)
+			};
+		}),
+	cause: ({ at }) => String(at.adult),
+	*propose(evaluation, { at, values }) {
+		for (const id of [values.second, values.first]) {
+			const edit = without(evaluation, String(id), at.adult ?? '');
+			if (edit) yield edit;
+		}
+	}
+};

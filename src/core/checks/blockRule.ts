@@ -1,14 +1,17 @@
 import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
-import { applyEdit, evaluate, type Edit, type Evaluation, type PlayedRun } from '../practice';
+import { stepsOf, type Edit, type Evaluation, type PlayedRun, type RunStep } from '../practice';
 import type { SizeOption } from '../sizing';
-import type { Finding, FindingCode, Rule, Severity } from './finding';
+import type { FindingCode, Rule, Severity, Trouble } from './finding';
 import { recopy, withDrill, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
 export interface PlayedBlock {
+	/** The drill itself: what runs, on its rungs, is in the steps. */
 	drill: Drill;
 	runs: readonly PlayedRun[];
+	/** The steps of all runs, in order of time. */
+	steps: readonly RunStep[];
 	evaluation: Evaluation;
 }
 
@@ -16,11 +19,14 @@ export interface PlayedBlock {
 export interface BlockRule {
 	code: FindingCode;
 	severity: Severity;
-	/** The fault of a block: its numbers and when it begins; null where there is none. */
-	find(played: PlayedBlock): { values: Finding['values']; fromSecond: number } | null;
-	accepts(option: SizeOption, evaluation: Evaluation): boolean;
-	/** Edits that are tried first, the best first; those that mend it are offered. */
-	proposals?(played: PlayedBlock): Edit[];
+	/** The trouble of a block: its numbers and when it begins; null where there is none. */
+	find(played: PlayedBlock): { values: Trouble['values']; fromSecond: number } | null;
+	/** Sizes in which the block is tried; none where another size changes nothing. */
+	accepts?(option: SizeOption, evaluation: Evaluation): boolean;
+	/** Edits that are tried first, the best first. */
+	propose?(played: PlayedBlock): Iterable<Edit>;
+	cause?: Rule['cause'];
+	weigh?: Rule['weigh'];
 }
 
 /** Blocks by evaluation: every rule asks for them, and an evaluation never changes. */
@@ -36,90 +42,89 @@ export function playedBlocks(evaluation: Evaluation): PlayedBlock[] {
 }
 
 function gatherBlocks(evaluation: Evaluation): PlayedBlock[] {
-	const blocks = new Map<string, { drill: Drill; runs: PlayedRun[]; evaluation: Evaluation }>();
+	const runs = new Map<string, PlayedRun[]>();
 	for (const played of evaluation.runs) {
 		const { block, drill } = played.run;
-		const entry = blocks.get(block.id);
-		if (entry) entry.runs.push(played);
-		else if (drill) blocks.set(block.id, { drill, runs: [played], evaluation });
+		const own = runs.get(block.id);
+		if (own) own.push(played);
+		else if (drill) runs.set(block.id, [played]);
 	}
-	return [...blocks.values()];
-}
-
-/** Whether an edit leaves the block without this rule's fault; a block that is gone has none. */
-function mends(rule: BlockRule, { evaluation, runs }: PlayedBlock, edit: Edit): boolean {
-	const applied = applyEdit(evaluation.practice, edit);
-	if (!applied.ok) return false;
-	const next = evaluate(applied.value.practice, evaluation.context, evaluation);
-	const { id } = runs[0].run.block;
-	const after = playedBlocks(next).find((played) => played.runs[0].run.block.id === id);
-	return !after || rule.find(after) === null;
+	return [...runs.values()].map((own) => ({
+		drill: own[0].run.drill as Drill,
+		runs: own,
+		steps: own.flatMap(stepsOf).sort((a, b) => a.fromSecond - b.fromSecond),
+		evaluation
+	}));
 }
 
 const isOfKind = ({ family }: Drill, isWarmUp: boolean) =>
 	isWarmUp ? family === 'warm-up' : family !== 'warm-up' && family !== 'cool-down';
 
-/** Drills of the shelf that the block's groups can run instead: new ones first, then by shared skills. */
-function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
-	const sizes = runs.map(({ run }) => run.players.length);
-	const areas = new Set(drill.skills.map(({ skill }) => areaOf(skill)));
-	const used = new Set(evaluation.runs.map(({ run }) => run.drill?.id));
-	const rank = (other: Drill) =>
-		(used.has(other.id) ? 0 : 10) +
-		other.skills.filter(({ skill }) => areas.has(areaOf(skill))).length;
-	return evaluation.context.shelf
-		.filter(
-			(other) =>
-				other.id !== drill.id &&
-				isOfKind(other, drill.family === 'warm-up') &&
-				(!other.restByDesign || drill.restByDesign === true) &&
-				sizes.every((size) => size >= other.group.min && size <= other.group.max)
-		)
-		.sort((a, b) => rank(b) - rank(a));
-}
-
-/** How many edits of one rule are offered. */
-const PROPOSALS_SHOWN = 2;
+/** Whether a drill is for players as old as those of a team. */
+const isForAges = ({ ages }: Drill, team: { from: number; to: number }) =>
+	!ages || (ages.from <= team.from && ages.to >= team.to);
 
 /** How many drills are tried before the block itself is taken out. */
 const DRILLS_TRIED = 6;
 
-/** Other copies where they mend it, else another drill, else the block taken out. */
-function fixesFor(rule: BlockRule, played: PlayedBlock): Edit[] {
-	const { evaluation, runs } = played;
-	const { period, lane, block } = runs[0].run;
-	const proposed: Edit[] = [];
-	for (const edit of rule.proposals?.(played) ?? []) {
-		if (mends(rule, played, edit)) proposed.push(edit);
-		if (proposed.length === PROPOSALS_SHOWN) break;
-	}
-	if (proposed.length > 0) return proposed;
-	const copies = recopy(evaluation, { period, lane, block }, (option) =>
-		rule.accepts(option, evaluation)
-	);
-	if (copies && mends(rule, played, copies)) return [copies];
-	const swap = otherDrills(played)
-		.slice(0, DRILLS_TRIED)
-		.map((drill) => withDrill(block, drill))
-		.find((edit) => mends(rule, played, edit));
-	return [swap ?? withoutBlock(period, block)];
+/** Drills of the shelf that the block's groups can run instead and that train some of the same: new ones first. */
+function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
+	const sizes = runs.map(({ run }) => run.players.length);
+	const areas = new Set(drill.skills.map(({ skill }) => areaOf(skill)));
+	const used = new Set(evaluation.runs.map(({ run }) => run.drill?.id));
+	const shared = (other: Drill) =>
+		other.skills.filter(({ skill }) => areas.has(areaOf(skill))).length;
+	const rank = (other: Drill) => (used.has(other.id) ? 0 : 10) + shared(other);
+	const { shelf, team } = evaluation.context;
+	return shelf
+		.filter(
+			(other) =>
+				other.id !== drill.id &&
+				isOfKind(other, drill.family === 'warm-up') &&
+				isForAges(other, team.ages) &&
+				(shared(other) > 0 || areas.size === 0) &&
+				(!other.restByDesign || drill.restByDesign === true) &&
+				sizes.every((size) => size >= other.group.min && size <= other.group.max)
+		)
+		.sort((a, b) => rank(b) - rank(a))
+		.slice(0, DRILLS_TRIED);
 }
 
-/** The rule over all blocks, with fixes that have been tried. */
+/** Other copies, then another drill; what would stop the practice is taken out last of all. A hint is left at that. */
+function* otherwise({ accepts, severity }: BlockRule, played: PlayedBlock): Generator<Edit> {
+	if (severity === 'hint') return;
+	const { evaluation, runs } = played;
+	const { period, lane, block } = runs[0].run;
+	const copies =
+		accepts && recopy(evaluation, { period, lane, block }, (option) => accepts(option, evaluation));
+	if (copies) yield copies;
+	for (const drill of otherDrills(played)) yield withDrill(block, drill);
+	if (severity === 'stop') yield withoutBlock(period, block);
+}
+
+/** The rule over all blocks. */
 export function overBlocks(rule: BlockRule): Rule {
-	return (evaluation) =>
-		playedBlocks(evaluation).flatMap((played): Finding[] => {
-			const fault = rule.find(played);
-			if (!fault) return [];
-			const { period, block } = played.runs[0].run;
-			return [
-				{
-					code: rule.code,
-					severity: rule.severity,
-					at: { period: period.id, block: block.id, fromSecond: fault.fromSecond },
-					values: fault.values,
-					fixes: fixesFor(rule, played)
-				}
-			];
-		});
+	const { code, severity, cause, weigh } = rule;
+	const blockOf = (evaluation: Evaluation, { at }: Trouble) =>
+		playedBlocks(evaluation).find(({ runs }) => runs[0].run.block.id === at.block);
+	return {
+		cause,
+		weigh,
+		find: (evaluation) =>
+			playedBlocks(evaluation).flatMap((played): Trouble[] => {
+				const trouble = rule.find(played);
+				if (!trouble) return [];
+				const { period, block } = played.runs[0].run;
+				const { values, fromSecond } = trouble;
+				return [{ code, severity, at: { period: period.id, block: block.id, fromSecond }, values }];
+			}),
+		*propose(evaluation, trouble) {
+			const played = blockOf(evaluation, trouble);
+			if (played && rule.propose) yield* rule.propose(played);
+		},
+		*otherwise(evaluation, trouble) {
+			const played = blockOf(evaluation, trouble);
+			if (played) yield* otherwise(rule, played);
+		}
+	};
 }

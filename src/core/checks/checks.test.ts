@@ -9,7 +9,15 @@ import {
 } from '../practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
-import { check, describeEdit, describeFinding, describeFit, type FindingCode } from '.';
+import {
+	check,
+	describeEdit,
+	describeFinding,
+	describeFit,
+	faultsIn,
+	fixesFor,
+	type FindingCode
+} from '.';
 
 const context = demoContext();
 
@@ -64,8 +72,21 @@ function withLimits(limits: Partial<Context['limits']>): Context {
 	return { ...context, limits: { ...context.limits, ...limits } };
 }
 const find = (practice: Practice, around = context) => check(evaluate(practice, around));
-const of = (practice: Practice, code: FindingCode, around = context) =>
-	find(practice, around).filter((finding) => finding.code === code);
+/** Findings of one code, with fixes that are looked for when they are asked for. */
+function of(practice: Practice, code: FindingCode, around = context) {
+	const evaluation = evaluate(practice, around);
+	return faultsIn(evaluation)
+		.filter((fault) => fault.code === code)
+		.map((fault) => ({
+			...fault,
+			get fixes() {
+				return fixesFor(evaluation, fault);
+			}
+		}));
+}
+/** Everything of one code that is wrong, place by place. */
+const places = (practice: Practice, code: FindingCode, around = context) =>
+	of(practice, code, around).flatMap(({ parts }) => parts.map(({ at }) => at));
 
 /** A practice that has each fault. The sound one has none of them but where it is listed. */
 const faulty: Record<FindingCode, () => Practice> = {
@@ -190,15 +211,18 @@ describe('check', () => {
 			test('goes away with each of its fixes, which can be named and taken back', () => {
 				const practice = make();
 				const found = of(practice, code, contexts[code]);
+				const before = places(practice, code, contexts[code]);
 				for (const finding of found) {
-					expect(finding.fixes.length).toBeGreaterThan(0);
-					for (const edit of finding.fixes) {
+					const { fixes } = finding;
+					// Which of two drills of one skill goes is for the coach to say.
+					if (code !== 'skill-twice') expect(fixes.length).toBeGreaterThan(0);
+					for (const edit of fixes) {
 						expect(describeEdit(edit, { practice, context })).not.toMatch(/undefined|NaN|null/);
 						const applied = applyEdit(practice, edit);
 						if (!applied.ok) throw new Error(applied.failure);
-						const left = of(applied.value.practice, code, contexts[code]).map(({ at }) => at);
+						const left = places(applied.value.practice, code, contexts[code]);
 						expect(left).not.toContainEqual(finding.at);
-						expect(left.length).toBeLessThan(found.length);
+						expect(left.length).toBeLessThan(before.length);
 						const back = applyEdit(applied.value.practice, applied.value.inverse);
 						expect(back.ok && back.value.practice).toEqual(practice);
 					}
@@ -227,8 +251,8 @@ describe('check', () => {
 
 	test('takes a player who comes to a station with a group out of that group', () => {
 		const stations = sound().periods.find(({ id }) => id === 'stations') as Period;
-		const [group] = stations.groups ?? [];
-		const [player] = group.players;
+		const players = (stations.groups ?? []).map((group) => group.players[0]);
+		const [player] = players;
 		const [lane] = stations.lanes;
 		const beside: Period['lanes'][0] = {
 			id: 'beside',
@@ -237,11 +261,16 @@ describe('check', () => {
 				{
 					...lane.blocks[0],
 					id: 'beside.b',
-					copies: [{ id: 'beside.c', zoneId: 'f', players: [player], adults: [] }]
+					drill: drill('reverse-gates'),
+					climb: [{ minutes: 30 }],
+					copies: [{ id: 'beside.c', zoneId: 'f', players, adults: [] }]
 				}
 			]
 		};
-		const twice = withPeriod('stations', (each) => ({ ...each, lanes: [...each.lanes, beside] }));
+		const twice = after(
+			withPeriod('stations', (each) => ({ ...each, lanes: [...each.lanes, beside] })),
+			{ type: 'set-block', block: 'press', set: { drill: drill('fork-in-the-path') } }
+		);
 		const isTheirs = ({ at }: { at: { player?: string } }) => at.player === player;
 		const finding = of(twice, 'player-twice').find(isTheirs);
 		const mended = (finding?.fixes ?? []).map((fix) => after(twice, fix));
@@ -300,7 +329,7 @@ describe('check', () => {
 
 	test('says what a fit changed', () => {
 		const before = { ...sound(), minutes: 60 };
-		const fitting = fitToTime(before);
+		const fitting = fitToTime(before, context.limits);
 		if (!fitting.ok) throw new Error(fitting.failure.message);
 		expect(describeFit(before, after(before, fitting.value))).toMatch(
 			/^Fitted: .*Eight a side dropped\.$/

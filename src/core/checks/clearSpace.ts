@@ -1,12 +1,10 @@
 import { laidCopies, type LaidCopy } from '../practice';
 import type { Limits } from '../model/team';
 import { overBlocks } from './blockRule';
-import { movedElsewhere, onLastRung, startsWithin } from './shared';
+import { movedElsewhere, startsWithin } from './shared';
 
 /** Metres that a copy wants clear around it: how far the drill says that sticks and balls go. */
-function clearOf({ played: { run } }: LaidCopy, { swingMetres }: Limits): number {
-	if (!run.drill) return 0;
-	const { hazards } = onLastRung(run.drill, run.block.climb.at(-1)?.rung);
+function clearOf({ drill: { hazards } }: LaidCopy, { swingMetres }: Limits): number {
 	const swing = hazards?.swing === undefined ? 0 : Math.max(hazards.swing, swingMetres);
 	return Math.max(swing, hazards?.flight ?? 0);
 }
@@ -49,5 +47,7 @@ export const clearSpace = overBlocks({
 		return null;
 	},
 	accepts: () => true,
-	proposals: movedElsewhere
+	cause: ({ at }) => at.period ?? '',
+	weigh: ({ values }) => Number(values.clear) - Number(values.gap),
+	propose: movedElsewhere
 });

@@ -1,19 +1,15 @@
-import { setMinutes } from '../practice';
+import { onRung, setMinutes } from '../practice';
 import { overBlocks, playedBlocks, type PlayedBlock } from './blockRule';
-import { onLastRung } from './shared';
 
-const isContact = ({ drill, runs, evaluation }: PlayedBlock) =>
-	onLastRung(drill, runs[0].run.block.climb.at(-1)?.rung).contact >=
-	evaluation.context.limits.contactLevel;
-
-/** Minutes of hard contact of the player who has most, up to and with a block. */
+/** Minutes of hard contact of the player who has most, up to and with a block; steps below the level are none. */
 function minutesUntil(played: PlayedBlock): number {
+	const { contactLevel } = played.evaluation.context.limits;
 	const minutes = new Map<string, number>();
 	for (const block of playedBlocks(played.evaluation)) {
-		if (isContact(block))
-			for (const { run } of block.runs)
+		for (const { run, drill, fromSecond, toSecond } of block.steps)
+			if (drill.contact >= contactLevel)
 				for (const player of run.players)
-					minutes.set(player, (minutes.get(player) ?? 0) + (run.toSecond - run.fromSecond) / 60);
+					minutes.set(player, (minutes.get(player) ?? 0) + (toSecond - fromSecond) / 60);
 		if (block.runs[0].run.block === played.runs[0].run.block) break;
 	}
 	return Math.max(0, ...minutes.values());
@@ -24,20 +20,26 @@ export const contactDay = overBlocks({
 	code: 'contact-day',
 	severity: 'stop',
 	find(played) {
-		if (!isContact(played)) return null;
-		const { contactDayMinutes } = played.evaluation.context.limits;
+		const { contactLevel, contactDayMinutes } = played.evaluation.context.limits;
+		const hard = played.steps.find(({ drill }) => drill.contact >= contactLevel);
+		if (!hard) return null;
 		const minutes = minutesUntil(played);
 		if (minutes <= contactDayMinutes + 1e-9) return null;
-		const values = { minutes: Math.round(minutes), limit: contactDayMinutes };
-		return { values, fromSecond: played.runs[0].run.fromSecond };
+		const values = { minutes: Math.ceil(minutes), limit: contactDayMinutes };
+		return { values, fromSecond: hard.fromSecond };
 	},
-	accepts: () => false,
-	proposals(played) {
-		const { period } = played.runs[0].run;
-		const over = Math.ceil(
-			minutesUntil(played) - played.evaluation.context.limits.contactDayMinutes
+	cause: () => '',
+	weigh: ({ values }) => Number(values.minutes),
+	*propose(played) {
+		const { period, block } = played.runs[0].run;
+		const { practice, context } = played.evaluation;
+		const { contactLevel, contactDayMinutes } = context.limits;
+		const shorter = period.minutes - Math.ceil(minutesUntil(played) - contactDayMinutes);
+		if (shorter >= 1) yield setMinutes(practice, period.id, shorter);
+		// The steps of the climb that stay below the level, where there are any.
+		const soft = block.climb.filter(
+			({ rung }) => onRung(played.drill, rung).contact < contactLevel
 		);
-		const shorter = period.minutes - over;
-		return shorter >= 1 ? [setMinutes(played.evaluation.practice, period.id, shorter)] : [];
+		if (soft.length > 0) yield { type: 'set-block', block: block.id, set: { climb: soft } };
 	}
 });

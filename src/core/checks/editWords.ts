@@ -99,25 +99,66 @@ function changedPlaces(period: Period | undefined, edit: Arrange): [string[], st
 function describeAll(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan): string {
 	const names = namesIn(plan);
 	const removed = edits.flatMap((edit) => (edit.type === 'remove-period' ? edit.period : []));
-	const [first] = edits.flatMap((edit) =>
-		edit.type === 'set-minutes' ? Object.keys(edit.periods) : []
-	);
+	const added = edits.flatMap((edit) => (edit.type === 'add-period' ? edit : []));
+	const resized = edits.find((edit) => edit.type === 'set-minutes');
 	const isByHand = edits.some(({ type }) => type === 'set-period');
-	if (first && edits.some(({ type }) => type === 'add-period'))
-		return `Cut ${names.period(first)} in two`;
+	if (added.length > 0) return describeAdded(edits, plan);
+	const [first] = Object.keys(resized?.periods ?? {});
 	if (first && removed.length === 1 && isByHand)
 		return `Merge ${names.period(removed[0])} into the one before`;
-	const resize = edits.find(({ type }) => type === 'set-minutes');
-	if (!resize || isByHand) return editWords(resize ?? edits[0], plan);
+	const others = edits.filter(({ type }) => type !== 'set-minutes' && type !== 'set-period');
+	if (others.length > 0 && removed.length === 0) {
+		const said = editWords(others[0], plan);
+		const more = others.length - 1;
+		const made =
+			more === 0 ? said : `${said}, and ${more} more ${more === 1 ? 'change' : 'changes'}`;
+		return resized && !isByHand ? `${made}, within the time` : made;
+	}
+	if (!resized || isByHand) return editWords(resized ?? edits[0], plan);
 	if (removed.length === 0) return 'Fit the periods to the time';
 	return `Fit to the time, without ${removed.map(names.period).join(', ')}`;
 }
 
-function describeStaff(id: string, copies: readonly Copy[], plan: Plan): string {
-	const adults = (of: readonly Copy[]) => of.flatMap((copy) => copy.adults).length;
-	const isFreed = adults(copies) < adults(findBlock(plan.practice, id)?.block.copies ?? []);
-	const block = namesIn(plan).block(id);
-	return isFreed ? `Free the adult from ${block}` : `Change the adults of ${block}`;
+/** Periods that are added, one of them the second half of another where that is cut. */
+function describeAdded(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan): string {
+	const names = namesIn(plan);
+	const added = edits.flatMap((edit) => (edit.type === 'add-period' ? edit : []));
+	const byHand = edits.find(({ type }) => type === 'set-period');
+	const cut = added.find(({ after, period }) => {
+		const before = findPeriod(plan.practice, after ?? '');
+		return byHand && before?.name === period.name && before.kind === period.kind;
+	});
+	const others = added.filter((edit) => edit !== cut);
+	const isFitted = edits.some(({ type }) => type === 'set-minutes') && !byHand;
+	if (cut) {
+		const said = `Cut ${names.period(cut.after ?? '')} in two`;
+		return others.length === 0
+			? said
+			: `${said}, with ${list(others.map(({ period }) => kept(period.name.toLowerCase())))} between`;
+	}
+	const said =
+		others.length === 1
+			? editWords(others[0], plan)
+			: `Add ${kept(others[0].period.name)} ${others.length} times`;
+	return isFitted ? `${said}, within the time` : said;
+}
+
+/** Who comes to a block's copies and who leaves them: adults, or players who change places. */
+function describeCopies(id: string, copies: readonly Copy[], plan: Plan): string {
+	const names = namesIn(plan);
+	const block = names.block(id);
+	const old = findBlock(plan.practice, id)?.block.copies ?? [];
+	const adultsOf = (of: readonly Copy[]) => of.flatMap((copy) => copy.adults);
+	const more = adultsOf(copies).filter((adult) => !adultsOf(old).includes(adult));
+	const fewer = adultsOf(old).filter((adult) => !adultsOf(copies).includes(adult));
+	if (more.length > 0)
+		return `${list(more.map(names.adult))} ${more.length === 1 ? 'joins' : 'join'} ${block}`;
+	if (fewer.length > 0) return `Free ${list(fewer.map(names.adult))} from ${block}`;
+	const moved = copies.flatMap(({ players }, index) =>
+		players.filter((player) => !old[index]?.players.includes(player))
+	);
+	if (moved.length === 2) return `Swap ${moved.map(names.player).join(' and ')} in ${block}`;
+	return moved.length > 0 ? `Make new groups for ${block}` : `Change who is at ${block}`;
 }
 
 /** What an edit does, as the coach would say it, in the words of the team; `plan` is the practice before it. */
@@ -133,17 +174,24 @@ function editWords(edit: Edit, plan: Plan): string {
 			if (set.late !== undefined)
 				return `Expect ${Object.keys(set.late ?? {}).length} to come late`;
 			if (set.expected) return `Expect ${set.expected.length} players`;
-			if (set.adults) return `Plan with ${set.adults.length} adults`;
+			if (set.adults) {
+				const more = set.adults.filter((id) => !plan.practice.adults.includes(id));
+				return more.length > 0
+					? `Ask ${list(more.map(names.adult))} to come`
+					: `Plan with ${set.adults.length} adults`;
+			}
 			return 'Change date, start or place';
 		}
 		case 'add-period':
-			return `Add ${kept(edit.period.name)}`;
+			return edit.after === null
+				? `Add ${kept(edit.period.name)} at the start`
+				: `Add ${kept(edit.period.name)} after ${names.period(edit.after)}`;
 		case 'remove-period':
 			return `Remove ${names.period(edit.period)}`;
 		case 'move-period':
 			return edit.after === null
 				? `Move ${names.period(edit.period)} to the start`
-				: `Move ${names.period(edit.period)} behind ${names.period(edit.after)}`;
+				: `Move ${names.period(edit.period)} after ${names.period(edit.after)}`;
 		case 'set-period':
 			if (edit.set.moveSeconds != null) return `Give ${edit.set.moveSeconds} s to change stations`;
 			if (edit.set.locked !== undefined)
@@ -169,7 +217,7 @@ function editWords(edit: Edit, plan: Plan): string {
 		}
 		case 'set-block':
 			if (edit.set.drill) return `Run ${names.drill(edit.set.drill.id)} instead`;
-			if (edit.set.copies) return describeStaff(edit.block, edit.set.copies, plan);
+			if (edit.set.copies) return describeCopies(edit.block, edit.set.copies, plan);
 			if (edit.set.lineup !== undefined)
 				return `${edit.set.lineup ? 'Set' : 'Take away'} the line-up of ${names.block(edit.block)}`;
 			if (edit.set.eyes)

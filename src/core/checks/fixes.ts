@@ -7,6 +7,7 @@ import {
 	plainPeriod,
 	sizeLane,
 	splitIntoCopies,
+	splitPeriod,
 	type Edit,
 	type EditOf,
 	type Evaluation
@@ -23,16 +24,16 @@ function groupsOf(period: Period, block: Block): Set<string | undefined> {
 }
 
 /**
- * Takes a player out of a block: out of the group that brought them there, and out of the copy. Who goes
+ * Takes players out of a block: out of the group that brought them there, and out of the copy. Who goes
  * through stations with a group leaves all of them.
  */
-export function withoutPlayer(
+export function withoutPlayers(
 	period: Period,
 	block: Block,
-	player: string
+	players: readonly string[]
 ): EditOf<'arrange-period'> {
 	const groupIds = groupsOf(period, block);
-	const drop = (ids: readonly string[]) => ids.filter((id) => id !== player);
+	const drop = (ids: readonly string[]) => ids.filter((id) => !players.includes(id));
 	return {
 		type: 'arrange-period',
 		period: period.id,
@@ -120,6 +121,16 @@ export function warmUpPeriod(plan: Plan, minutes: number): Period | null {
 		if (period) return period;
 	}
 	return null;
+}
+
+/** A period cut in two with water between, or null where it is too short. */
+export function withWaterBetween(
+	practice: Practice,
+	id: string,
+	minutes: number
+): EditOf<'all'> | null {
+	const halves = splitPeriod(practice, id, idMaker(practice.periods.flatMap(idsIn)));
+	return halves && { type: 'all', edits: [...halves.edits, waterBehind(practice, id, minutes)] };
 }
 
 /** Water behind a period. */

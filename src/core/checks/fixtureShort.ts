@@ -1,18 +1,18 @@
 import { copiesByFixtures } from '../sizing';
 import { overBlocks } from './blockRule';
-import { movedElsewhere, runsAt, startsWithin } from './shared';
+import { movedElsewhere, startsWithin, stepsAt } from './shared';
 
 /** A zone has fewer goals, nets or walls than the copies in it need. */
 export const fixtureShort = overBlocks({
 	code: 'fixture-short',
 	severity: 'stop',
 	find(played) {
-		const { drill, runs, evaluation } = played;
+		const { evaluation } = played;
 		for (const second of startsWithin(played)) {
-			const now = runsAt(runs, second);
-			for (const run of now) {
+			const now = stepsAt(played, second);
+			for (const { run, drill } of now) {
 				const zone = evaluation.context.zoneById.get(run.copy.zoneId);
-				const copies = now.filter(({ copy }) => copy.zoneId === run.copy.zoneId).length;
+				const copies = now.filter((other) => other.run.copy.zoneId === run.copy.zoneId).length;
 				const serves = zone ? copiesByFixtures(drill, zone) : Infinity;
 				if (!zone || serves >= copies) continue;
 				const items = (drill.fixtures ?? []).map(({ item, count }) => `${count} ${item}`);
@@ -22,5 +22,5 @@ export const fixtureShort = overBlocks({
 		return null;
 	},
 	accepts: ({ blockedBy }) => !blockedBy.includes('fixtures'),
-	proposals: movedElsewhere
+	propose: movedElsewhere
 });

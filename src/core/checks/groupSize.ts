@@ -4,12 +4,17 @@ import { overBlocks } from './blockRule';
 export const groupSize = overBlocks({
 	code: 'group-size',
 	severity: 'stop',
-	find({ drill, runs }) {
-		const { min, max } = drill.group;
-		const off = runs.find(({ run: { players } }) => players.length < min || players.length > max);
+	find({ steps }) {
+		const off = steps.find(
+			({ run: { players }, drill: { group } }) =>
+				players.length < group.min || players.length > group.max
+		);
 		if (!off) return null;
+		const { min, max } = off.drill.group;
 		const values = { players: off.run.players.length, min, max };
-		return { values, fromSecond: off.run.fromSecond };
+		return { values, fromSecond: off.fromSecond };
 	},
+	weigh: ({ values: { players, min, max } }) =>
+		Math.max(Number(min) - Number(players), Number(players) - Number(max)),
 	accepts: ({ blockedBy }) => !blockedBy.includes('size')
 });

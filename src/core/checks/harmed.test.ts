@@ -3,12 +3,14 @@ import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractices, demoTeams } from '../../../tests/support/demo';
 import { someChoices, someEdit, someHarm, type Choice } from '../../../tests/support/edits';
 import type { Practice } from '../model/practice';
-import { applyEdit, evaluate, type Context } from '../practice';
-import { check, describeEdit, describeFinding, type Finding } from '.';
+import { weekdayOf } from '../conditions';
+import { applyEdit, blocksOf, drillOf, evaluate, toContext, type Context } from '../practice';
+import { describeEdit, describeFinding, faultsIn, fixesFor, type Fault, type Trouble } from '.';
 
 const teams = demoTeams().map((team) => ({
 	team,
 	context: demoContext(team),
+	practices: demoPractices(team),
 	practice: demoPractices(team).at(-1) as Practice
 }));
 
@@ -21,9 +23,80 @@ function harmed(practice: Practice, context: Context, choices: readonly Choice[]
 	}, practice);
 }
 
-/** What a finding is about: its place, and the blocks or the drill that it names. */
-const whatIsWrong = ({ code, at, values: { first, second, drill } }: Finding) =>
-	JSON.stringify([code, at, first, second, drill]);
+/** What is wrong and where, whenever it begins. */
+function keyOf({ code, at: { fromSecond: _from, ...at }, values }: Trouble): string {
+	const { first, second, drill, item } = values;
+	return JSON.stringify([
+		code,
+		at.block ? { ...at, period: null } : at,
+		first,
+		second,
+		drill,
+		item
+	]);
+}
+
+/** Everything that is wrong with a practice, place by place, with how bad it is. */
+const troublesOf = (practice: Practice, context: Context) =>
+	new Map(
+		faultsIn(evaluate(practice, context)).flatMap(({ parts }) =>
+			parts.map((part) => [keyOf(part), part.severity])
+		)
+	);
+
+/** One fault of each kind: every fix plays the practice anew. */
+function oneOfEach(found: readonly Fault[]): Fault[] {
+	const codes = new Set(found.map(({ code }) => code));
+	return found.filter(({ code }) => codes.delete(code));
+}
+
+/** The most effort, or contact, that a practice comes to on any rung. */
+const mostIn = (practice: Practice, context: Context, of: 'effort' | 'contact') =>
+	Math.max(
+		0,
+		...[...blocksOf(practice)].flatMap(({ block }) => {
+			const drill = drillOf(context, block.drill);
+			const sets = block.climb.map(({ rung }) => drill?.rungs.find(({ id }) => id === rung)?.set);
+			return sets.map((set) => set?.[of] ?? drill?.[of] ?? 0);
+		})
+	);
+
+/** Whether an adult does not come on the weekday of a practice. */
+function isAway(id: string, { date }: Practice, { adultById }: Context): boolean {
+	const days = adultById.get(id)?.days;
+	return days !== undefined && !days.includes(weekdayOf(date));
+}
+
+/** Numbers that choose who is away, who is kept out of what, which adults come, and the minutes. */
+const someDay = fc.record({
+	away: fc.array(fc.nat(45), { maxLength: 8 }),
+	out: fc.array(fc.tuple(fc.nat(45), fc.boolean()), { maxLength: 3 }),
+	adults: fc.nat(4),
+	minutes: fc.integer({ min: -25, max: 15 })
+});
+type Day = typeof someDay extends fc.Arbitrary<infer Value> ? Value : never;
+
+/** A practice as it is on such a day. */
+function onSuchADay(practice: Practice, context: Context, { away, out, adults, minutes }: Day) {
+	const { players, playerById: _players, ...rest } = context;
+	const restricted = players.map((player, index) => {
+		const own = out.filter(([at]) => at === index);
+		const restrictions = own.map(([, contact]) => ({
+			from: contact ? ('contact' as const) : ('running' as const),
+			setBy: 'the practitioner'
+		}));
+		return own.length > 0 ? { ...player, restrictions } : player;
+	});
+	return {
+		practice: {
+			...practice,
+			minutes: practice.minutes + minutes,
+			expected: practice.expected.filter((_, index) => !away.includes(index)),
+			adults: practice.adults.slice(adults)
+		},
+		context: toContext({ ...rest, players: restricted })
+	};
+}
 
 describe.each(teams)('a practice of $team to which harm is done', ({ practice, context }) => {
 	const forAll = (holds: (practice: Practice) => void) =>
@@ -55,24 +128,60 @@ describe.each(teams)('a practice of $team to which harm is done', ({ practice, c
 	test('is told so in whole sentences, and every fix mends what it is for', () => {
 		forAll((each) => {
 			const around = { practice: each, context };
-			const found = check(evaluate(each, context));
-			for (const finding of found) {
-				const said = describeFinding(finding, around);
+			const evaluation = evaluate(each, context);
+			const found = faultsIn(evaluation);
+			for (const fault of found) {
+				const said = describeFinding(fault, around);
 				expect(said).toMatch(/^[\p{Lu}0-9].*\.$/su);
 				expect(said).not.toMatch(/undefined|NaN|null|Infinity|\[object/);
 			}
-			const codes = new Set(found.map(({ code }) => code));
-			// Every fix plays the practice anew: one finding of each kind is enough.
-			for (const finding of found.filter(({ code }) => codes.delete(code)))
-				for (const fix of finding.fixes) {
+			for (const fault of oneOfEach(found))
+				for (const fix of fixesFor(evaluation, fault)) {
 					expect(describeEdit(fix, around)).not.toMatch(/undefined|NaN|null|\[object/);
 					const applied = applyEdit(each, fix);
-					if (!applied.ok) throw new Error(`${finding.code}: ${applied.failure}`);
-					const left = check(evaluate(applied.value.practice, context));
-					expect(left.map(whatIsWrong)).not.toContain(whatIsWrong(finding));
+					if (!applied.ok) throw new Error(`${fault.code}: ${applied.failure}`);
+					const left = troublesOf(applied.value.practice, context);
+					expect([...left.keys()]).not.toContain(keyOf(fault));
 					const back = applyEdit(applied.value.practice, applied.value.inverse);
 					expect(back.ok && back.value.practice).toEqual(each);
 				}
 		});
 	}, 60_000);
+});
+
+describe.each(teams)('$team with some away, kept out, late or short of time', (of) => {
+	test('is given no fix that breaks anything else, is harder, or leads back', () => {
+		fc.assert(
+			fc.property(fc.nat(of.practices.length - 1), someDay, (index, day) => {
+				const { practice, context } = onSuchADay(of.practices[index], of.context, day);
+				const evaluation = evaluate(practice, context);
+				const before = troublesOf(practice, context);
+				for (const fault of oneOfEach(faultsIn(evaluation)))
+					for (const fix of fixesFor(evaluation, fault)) {
+						const applied = applyEdit(practice, fix);
+						if (!applied.ok) throw new Error(`${fault.code}: ${applied.failure}`);
+						const next = applied.value.practice;
+						const after = troublesOf(next, context);
+						const made = [...after].filter(
+							([key, severity]) => severity !== 'hint' && !before.has(key)
+						);
+						expect([fault.code, describeEdit(fix, evaluation), made]).toEqual([
+							...[fault.code, describeEdit(fix, evaluation), []]
+						]);
+						for (const each of ['effort', 'contact'] as const)
+							expect(mostIn(next, context, each)).toBeLessThanOrEqual(
+								mostIn(practice, context, each)
+							);
+						expect(next.adults.filter((id) => isAway(id, next, context))).toEqual([]);
+						const again = evaluate(next, context);
+						for (const other of oneOfEach(faultsIn(again)).slice(0, 3))
+							for (const second of fixesFor(again, other)) {
+								const returned = applyEdit(next, second);
+								expect(returned.ok && returned.value.practice).not.toEqual(practice);
+							}
+					}
+			}),
+			{ seed: 14, numRuns: 6, endOnFailure: true }
+		);
+	}, 120_000);
 });

@@ -20,5 +20,7 @@ export const kitShort = overBlocks({
 			}
 		return null;
 	},
+	cause: ({ values }) => String(values.item),
+	weigh: ({ values }) => Number(values.needed),
 	accepts: ({ blockedBy }) => !blockedBy.includes('kit')
 });

@@ -43,16 +43,15 @@ function byStrength({ runs, evaluation }: PlayedBlock): Edit[] {
 export const likePartners = overBlocks({
 	code: 'like-partners',
 	severity: 'warn',
-	find({ drill, runs, evaluation }) {
-		if (drill.partners !== 'like') return null;
+	find({ steps, evaluation }) {
 		const { limits, playerById } = evaluation.context;
-		const uneven = runs.find(
-			({ run }) => rangeOf(run.players, playerById) >= limits.likeRatings - 1e-9
+		const uneven = steps.find(
+			({ run, drill }) =>
+				drill.partners === 'like' && rangeOf(run.players, playerById) >= limits.likeRatings - 1e-9
 		);
 		if (!uneven) return null;
 		const apart = rangeOf(uneven.run.players, playerById);
-		return { values: { apart }, fromSecond: uneven.run.fromSecond };
+		return { values: { apart }, fromSecond: uneven.fromSecond };
 	},
-	accepts: () => false,
-	proposals: byStrength
+	propose: byStrength
 });

@@ -1,45 +1,65 @@
-import { setMinutes, type Edit, type Evaluation } from '../practice';
+import { setMinutes, type Evaluation, type RunStep } from '../practice';
+import { playedBlocks } from './blockRule';
 import type { Rule } from './finding';
 import { warmUpPeriod } from './fixes';
 
-/** Hard work comes before enough minutes of warm-up. */
-export const noWarmUp: Rule = (evaluation) => {
-	const { context, runs, windows } = evaluation;
-	const { warmUpMinutes, hardWarmUpEffort } = context.limits;
-	const hard = runs.find(
-		({ run }) => (run.drill?.effort ?? 0) >= hardWarmUpEffort && run.players.length > 0
-	);
-	if (!hard) return [];
-	const warmUps = windows.filter(({ period }) => period.kind === 'warm-up');
-	const before = warmUps
-		.filter(({ toSecond }) => toSecond <= hard.run.fromSecond + 1e-6)
-		.reduce((sum, { period }) => sum + period.minutes, 0);
-	if (before >= warmUpMinutes) return [];
-	return [
-		{
-			code: 'no-warm-up',
-			severity: 'stop',
-			at: { period: hard.run.period.id, block: hard.run.block.id, fromSecond: hard.run.fromSecond },
-			values: { minutes: before, needed: warmUpMinutes, effort: hard.run.drill?.effort ?? 0 },
-			fixes: [warmUpFix(evaluation, Math.ceil(warmUpMinutes), hard.run.period.id)].flatMap(
-				(fix) => fix ?? []
-			)
-		}
-	];
-};
-
-/** Moves a warm-up to the front and makes it long enough; where there is none, adds one. */
-function warmUpFix(evaluation: Evaluation, needed: number, hardPeriod: string): Edit | null {
-	const { practice } = evaluation;
-	const own = practice.periods.find(({ kind, id }) => kind === 'warm-up' && id !== hardPeriod);
-	if (own)
-		return {
-			type: 'all',
-			edits: [
-				{ type: 'move-period', period: own.id, after: null },
-				...setMinutes(practice, own.id, Math.max(needed, own.minutes)).edits
-			]
-		};
-	const period = warmUpPeriod(evaluation, needed);
-	return period && { type: 'add-period', period, after: null };
+/** Minutes of warm-up before a second. */
+function warmUpBefore({ windows }: Evaluation, second: number): number {
+	return windows
+		.filter(({ period }) => period.kind === 'warm-up')
+		.reduce(
+			(sum, { fromSecond, toSecond }) =>
+				sum + Math.max(0, Math.min(toSecond, second) - fromSecond) / 60,
+			0
+		);
 }
+
+/** The first hard work of a practice, on whatever rung. */
+function firstHard(evaluation: Evaluation) {
+	const { hardWarmUpEffort } = evaluation.context.limits;
+	return playedBlocks(evaluation)
+		.flatMap(({ steps }) => steps)
+		.filter(({ drill, run }) => drill.effort >= hardWarmUpEffort && run.players.length > 0)
+		.reduce<RunStep | null>(
+			(first, step) => (first && first.fromSecond <= step.fromSecond ? first : step),
+			null
+		);
+}
+
+/** Hard work comes before enough minutes of warm-up. */
+export const noWarmUp: Rule = {
+	find(evaluation) {
+		const hard = firstHard(evaluation);
+		if (!hard) return [];
+		const { warmUpMinutes } = evaluation.context.limits;
+		const before = warmUpBefore(evaluation, hard.fromSecond);
+		if (before >= warmUpMinutes - 1e-6) return [];
+		const { run, drill, fromSecond } = hard;
+		return [
+			{
+				code: 'no-warm-up',
+				severity: 'stop',
+				at: { period: run.period.id, block: run.block.id, fromSecond },
+				values: { minutes: Math.floor(before), needed: warmUpMinutes, effort: drill.effort }
+			}
+		];
+	},
+	/** Moves a warm-up to the front and makes it long enough; where there is none, adds one. */
+	*propose(evaluation, { at }) {
+		const { practice, context } = evaluation;
+		const needed = Math.ceil(context.limits.warmUpMinutes);
+		const own = practice.periods.find(({ kind, id }) => kind === 'warm-up' && id !== at.period);
+		if (own)
+			yield {
+				type: 'all',
+				edits: [
+					{ type: 'move-period', period: own.id, after: null },
+					...setMinutes(practice, own.id, Math.max(needed, own.minutes)).edits
+				]
+			};
+		else {
+			const period = warmUpPeriod(evaluation, needed);
+			if (period) yield { type: 'add-period', period, after: null };
+		}
+	}
+};

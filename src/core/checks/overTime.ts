@@ -1,20 +1,25 @@
-import { fitToTime, plannedMinutes, type Edit } from '../practice';
+import { fitToTime, plannedMinutes } from '../practice';
 import type { Rule } from './finding';
 
 /** The periods take longer than the practice. */
-export const overTime: Rule = ({ practice, context }) => {
-	const planned = plannedMinutes(practice);
-	const over = planned - practice.minutes;
-	if (over <= context.limits.overTimeMinutes) return [];
-	const fitting = fitToTime(practice);
-	const longer: Edit = { type: 'set-practice', set: { minutes: Math.min(600, planned) } };
-	return [
-		{
-			code: 'over-time',
-			severity: 'stop',
-			at: {},
-			values: { overMinutes: over, minutes: practice.minutes, planned },
-			fixes: fitting.ok ? [fitting.value, longer] : [longer]
-		}
-	];
+export const overTime: Rule = {
+	find({ practice, context }) {
+		const planned = plannedMinutes(practice);
+		const over = planned - practice.minutes;
+		if (over <= context.limits.overTimeMinutes) return [];
+		return [
+			{
+				code: 'over-time',
+				severity: 'stop',
+				at: {},
+				values: { overMinutes: over, minutes: practice.minutes, planned }
+			}
+		];
+	},
+	weigh: ({ values }) => Number(values.overMinutes),
+	*propose({ practice, context }, { values }) {
+		const fitting = fitToTime(practice, context.limits);
+		if (fitting.ok) yield fitting.value;
+		yield { type: 'set-practice', set: { minutes: Math.min(600, Number(values.planned)) } };
+	}
 };

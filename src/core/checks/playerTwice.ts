@@ -1,24 +1,40 @@
+import { findBlock, type EditOf, type Evaluation } from '../practice';
 import { both, once } from './clashes';
-import type { Finding, Rule } from './finding';
-import { withoutPlayer } from './fixes';
+import type { Rule, Trouble } from './finding';
+import { withoutPlayers } from './fixes';
+
+/** The edit that takes the players of some clashes out of one of the two blocks. */
+function takenOut(
+	{ practice }: Evaluation,
+	troubles: readonly Trouble[],
+	from: 'first' | 'second'
+): EditOf<'arrange-period'> | null {
+	const found = findBlock(practice, String(troubles[0].values[from]));
+	const players = troubles.flatMap(({ at }) => at.player ?? []);
+	return found ? withoutPlayers(found.period, found.block, players) : null;
+}
 
 /** A player is asked for in two blocks at the same second. */
-export const playerTwice: Rule = ({ playerClashes }) =>
-	once(playerClashes).map((clash): Finding => {
-		const { person, first, second } = clash;
-		return {
-			code: 'player-twice',
-			severity: 'stop',
-			at: {
-				player: person,
-				period: second.period.id,
-				block: second.block.id,
-				fromSecond: second.fromSecond
-			},
-			values: both(clash),
-			fixes: [
-				withoutPlayer(second.period, second.block, person),
-				withoutPlayer(first.period, first.block, person)
-			]
-		};
-	});
+export const playerTwice: Rule = {
+	find: ({ playerClashes }) =>
+		once(playerClashes).map((clash) => {
+			const { person, second } = clash;
+			const { period, block, fromSecond } = second;
+			return {
+				code: 'player-twice',
+				severity: 'stop',
+				at: { player: person, period: period.id, block: block.id, fromSecond },
+				values: both(clash)
+			};
+		}),
+	cause: ({ values }) => `${values.first} ${values.second}`,
+	propose(evaluation, trouble) {
+		return this.proposeForAll?.(evaluation, [trouble]) ?? [];
+	},
+	*proposeForAll(evaluation, troubles) {
+		for (const from of ['second', 'first'] as const) {
+			const edit = takenOut(evaluation, troubles, from);
+			if (edit) yield edit;
+		}
+	}
+};

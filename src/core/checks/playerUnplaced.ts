@@ -1,71 +1,50 @@
-import type { Group, Period } from '../model/practice';
-import { drillOf, playersOfLane, type Edit } from '../practice';
-import type { Finding, Rule } from './finding';
-import { restrictionOn } from './restrictedPlayer';
+import { groups } from 'd3-array';
+import { findPeriod, playersOfLane, type Edit, type Evaluation } from '../practice';
+import type { Period } from '../model/practice';
+import type { Rule, Trouble } from './finding';
+import { placedIn } from './placing';
+import { isKeptOutOfPeriod } from './restrictions';
+
+/** Those expected who have no place in a period that places others, and are not kept out of all of it. */
+function missingFrom(period: Period, { practice, context }: Evaluation): string[] {
+	if (period.lanes.length === 0) return [];
+	const placed = new Set([
+		...(period.groups ?? []).flatMap(({ players }) => players),
+		...period.lanes.flatMap((lane) => playersOfLane(period, lane))
+	]);
+	return practice.expected.filter(
+		(id) =>
+			!placed.has(id) &&
+			!isKeptOutOfPeriod(context.playerById.get(id), period, { practice, context })
+	);
+}
+
+const playersIn = (troubles: readonly Trouble[]) => troubles.flatMap(({ at }) => at.player ?? []);
 
 /** A player who is expected has no place in a period that places others. */
-export const playerUnplaced: Rule = ({ practice, context }) =>
-	practice.periods.flatMap((period): Finding[] => {
-		const [lane] = period.lanes;
-		if (!lane) return [];
-		const grouped = (period.groups ?? []).flatMap(({ players }) => players);
-		const placed = new Set([
-			...grouped,
-			...period.lanes.flatMap((each) => playersOfLane(period, each))
-		]);
-		const drills = period.lanes.flatMap(({ blocks }) =>
-			blocks.flatMap((block) => drillOf(context, block.drill) ?? [])
-		);
-		// Who is kept out of all that runs has no place to be put into.
-		const day = { date: practice.date, limits: context.limits };
-		const isKeptOut = (id: string) =>
-			drills.length > 0 &&
-			drills.every((drill) => restrictionOn(context.playerById.get(id), drill, day));
-		const missing = practice.expected.filter((id) => !placed.has(id) && !isKeptOut(id));
-		if (missing.length === 0) return [];
-		return [
-			{
+export const playerUnplaced: Rule = {
+	find: (evaluation) =>
+		evaluation.practice.periods.flatMap((period) =>
+			missingFrom(period, evaluation).map((player) => ({
 				code: 'player-unplaced',
 				severity: 'stop',
-				at: { period: period.id, player: missing[0] },
-				values: { players: missing },
-				fixes: [placeMissing(period, missing, new Set(practice.expected))]
-			}
-		];
-	});
-
-/** Puts players into the groups of which fewest come, or, where there are none, into the first copy. */
-function placeMissing(
-	period: Period,
-	missing: readonly string[],
-	expected: ReadonlySet<string>
-): Edit {
-	const coming = ({ players }: Group) => players.filter((id) => expected.has(id)).length;
-	const groups = period.groups?.map((group) => ({ ...group, players: [...group.players] }));
-	const rest = [...missing];
-	while (groups && groups.length > 0 && rest.length > 0) {
-		const smallest = groups.reduce((a, b) => (coming(b) < coming(a) ? b : a));
-		smallest.players.push(...rest.splice(0, 1));
+				at: { period: period.id, player },
+				values: { players: [player], periods: [period.id] }
+			}))
+		),
+	/** Periods in which the same players have no place: they were added after the groups were made. */
+	cause: ({ at }, all) => playersIn(all.filter((other) => other.at.period === at.period)).join(' '),
+	propose(evaluation, trouble) {
+		return this.proposeForAll?.(evaluation, [trouble]) ?? [];
+	},
+	*proposeForAll(evaluation, troubles) {
+		const edits = groups(troubles, ({ at }) => at.period).flatMap(([id, own]): Edit[] => {
+			const period = findPeriod(evaluation.practice, id ?? '');
+			const edit = period && placedIn(evaluation, period, playersIn(own));
+			return edit ? [edit] : [];
+		});
+		if (edits.length === 1) yield edits[0];
+		else if (edits.length > 1)
+			yield { type: 'all', edits: edits.filter((edit) => edit.type !== 'all') };
 	}
-	let place = rest;
-	const lanes = period.lanes.map((lane) => ({
-		...lane,
-		blocks: lane.blocks.map((block) => ({
-			...block,
-			copies: block.copies.map((copy) => {
-				const own = place;
-				place = [];
-				return own.length > 0 ? { ...copy, players: [...copy.players, ...own] } : copy;
-			})
-		}))
-	}));
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
-		lanes,
-		groups: groups ?? null,
-		slots: period.slots ?? null,
-		moveSeconds: period.moveSeconds ?? null
-	};
-}
+};

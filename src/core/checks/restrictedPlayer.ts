@@ -1,49 +1,44 @@
-import type { Drill } from '../model/drill';
-import type { Limits, Player } from '../model/team';
-import type { Finding, Rule } from './finding';
-import { withoutPlayer } from './fixes';
-import { onLastRung } from './shared';
-
-/** The restriction that keeps a player out of a drill on a day, or undefined. */
-export function restrictionOn(
-	player: Player | undefined,
-	drill: Drill,
-	{ date, limits }: { date: string; limits: Limits }
-) {
-	return player?.restrictions?.find(({ from, until, cleared }) => {
-		if (until !== undefined && date >= until) return false;
-		if (cleared && date >= cleared.on) return false;
-		return from === 'contact'
-			? drill.contact >= limits.restrictedContact
-			: drill.effort >= limits.restrictedEffort;
-	});
-}
+import { applyEdit, evaluate, findBlock, findPeriod } from '../practice';
+import { playedBlocks } from './blockRule';
+import type { Rule, Trouble } from './finding';
+import { withoutPlayers } from './fixes';
+import { placedIn } from './placing';
+import { keptOutOf } from './restrictions';
 
 /** A player is in a block that a licensed practitioner keeps them out of. */
-export const restrictedPlayer: Rule = ({ practice, context, runs }) => {
-	const seen = new Set<string>();
-	return runs.flatMap(({ run }): Finding[] => {
-		const { drill, period, block, fromSecond } = run;
-		if (!drill) return [];
-		return run.players.flatMap((id): Finding[] => {
-			const limits = { date: practice.date, limits: context.limits };
-			const restriction = block.climb
-				.map(({ rung }) =>
-					restrictionOn(context.playerById.get(id), onLastRung(drill, rung), limits)
-				)
-				.find((each) => each !== undefined);
-			if (!restriction || seen.has(`${id} ${block.id}`)) return [];
-			seen.add(`${id} ${block.id}`);
-			const { from, until, setBy } = restriction;
-			return [
-				{
-					code: 'restricted-player',
-					severity: 'stop',
-					at: { player: id, period: period.id, block: block.id, fromSecond },
-					values: { from, setBy, ...(until !== undefined && { until }) },
-					fixes: [withoutPlayer(period, block, id)]
-				}
-			];
-		});
-	});
+export const restrictedPlayer: Rule = {
+	find: (evaluation) =>
+		playedBlocks(evaluation).flatMap(({ runs }) => {
+			const players = [...new Set(runs.flatMap(({ run }) => run.players))];
+			const { period, block } = runs[0].run;
+			return players.flatMap((id): Trouble[] => {
+				const restriction = keptOutOf(evaluation.context.playerById.get(id), block, evaluation);
+				if (!restriction) return [];
+				const { from, until, setBy } = restriction;
+				const { fromSecond } = runs.find(({ run }) => run.players.includes(id))?.run ?? {};
+				return [
+					{
+						code: 'restricted-player',
+						severity: 'stop',
+						at: { player: id, period: period.id, block: block.id, fromSecond },
+						values: { from, setBy, ...(until !== undefined && { until }) }
+					}
+				];
+			});
+		}),
+	cause: ({ at, values }) => `${at.player} ${values.from}`,
+	/** Another place in the period where they may be, else none in it. */
+	*propose(evaluation, { at }) {
+		const { practice, context } = evaluation;
+		const found = findBlock(practice, at.block ?? '');
+		if (!found || !at.player) return;
+		const out = withoutPlayers(found.period, found.block, [at.player]);
+		const applied = applyEdit(practice, out);
+		const period = applied.ok && findPeriod(applied.value.practice, found.period.id);
+		const elsewhere =
+			period &&
+			placedIn(evaluate(applied.value.practice, context, evaluation), period, [at.player]);
+		if (elsewhere) yield elsewhere;
+		yield out;
+	}
 };

@@ -5,14 +5,23 @@ import { overBlocks, type PlayedBlock } from './blockRule';
 const plays = (player: Player | undefined, role: string) =>
 	player?.unit === role || player?.positions?.includes(role) === true;
 
+type Need = NonNullable<PlayedBlock['drill']['needsRole']>[number];
+
+/** What the rungs that a block runs need, each role once with the most that one needs. */
+function needsOf({ steps }: PlayedBlock): Need[] {
+	const most = new Map<string, number>();
+	for (const { role, count } of steps.flatMap(({ drill }) => drill.needsRole ?? []))
+		most.set(role, Math.max(count, most.get(role) ?? 0));
+	return [...most].map(([role, count]) => ({ role, count }));
+}
+
 /** Somebody of the role from another copy of the block, in exchange for the first who is not. */
 function exchanged(
-	{ runs, drill }: PlayedBlock,
-	role: string,
+	{ runs }: PlayedBlock,
+	{ role, count: needed }: Need,
 	byId: ReadonlyMap<string, Player>
 ): Edit[] {
 	const { block } = runs[0].run;
-	const needed = drill.needsRole?.find((each) => each.role === role)?.count ?? 1;
 	const having = (ids: readonly string[]) => ids.filter((id) => plays(byId.get(id), role));
 	const short = block.copies.find((copy) => having(copy.players).length < needed);
 	const rich = block.copies.find((copy) => having(copy.players).length > needed);
@@ -34,19 +43,18 @@ function exchanged(
 export const roleMissing = overBlocks({
 	code: 'role-missing',
 	severity: 'stop',
-	find({ drill, runs, evaluation }) {
+	find({ steps, evaluation }) {
 		const { playerById } = evaluation.context;
-		for (const { role, count } of drill.needsRole ?? [])
-			for (const { run } of runs) {
+		for (const { run, drill, fromSecond } of steps)
+			for (const { role, count } of drill.needsRole ?? []) {
 				const has = run.players.filter((id) => plays(playerById.get(id), role)).length;
 				if (run.players.length === 0 || has >= count) continue;
-				return { values: { role, count, has }, fromSecond: run.fromSecond };
+				return { values: { role, count, has }, fromSecond };
 			}
 		return null;
 	},
-	accepts: () => false,
-	proposals: (played) =>
-		(played.drill.needsRole ?? []).flatMap(({ role }) =>
-			exchanged(played, role, played.evaluation.context.playerById)
-		)
+	cause: ({ values }) => String(values.role),
+	weigh: ({ values }) => Number(values.count) - Number(values.has),
+	propose: (played) =>
+		needsOf(played).flatMap((need) => exchanged(played, need, played.evaluation.context.playerById))
 });

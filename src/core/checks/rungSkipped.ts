@@ -1,11 +1,35 @@
+import type { Drill } from '../model/drill';
+import { onRung } from '../practice';
 import { overBlocks, type PlayedBlock } from './blockRule';
 
-/** The first step of a climb that goes up by more than one rung; the drill itself is rung -1. */
+/**
+ * The rungs between that a step up leaves out and that are no easier than where it comes from: those that
+ * it says it needs, else all. The drill itself stands before its first rung.
+ */
+function leftOut(drill: Drill, before: readonly (string | undefined)[], to: string | undefined) {
+	const rungs = drill.rungs;
+	const from = before.at(-1);
+	const place = (rung: string | undefined) => rungs.findIndex(({ id }) => id === rung);
+	if (place(to) <= place(from)) return [];
+	const { needs } = rungs[place(to)];
+	const isMissing = (id: string) => (needs ? needs.includes(id) && !before.includes(id) : true);
+	const { effort } = onRung(drill, from);
+	return rungs
+		.slice(place(from) + 1, place(to))
+		.filter(({ id }) => isMissing(id) && onRung(drill, id).effort >= effort);
+}
+
+const nameOf = ({ rungs, name }: Drill, rung: string | undefined) =>
+	rungs.find(({ id }) => id === rung)?.name ?? name;
+
+/** The first step of a climb that leaves rungs out, and which. */
 function jumpOf({ drill, runs }: PlayedBlock) {
-	const { climb } = runs[0].run.block;
-	const places = climb.map(({ rung }) => drill.rungs.findIndex(({ id }) => id === rung));
-	const step = places.findIndex((place, index) => index > 0 && place > places[index - 1] + 1);
-	return step < 0 ? null : { step, from: places[step - 1], to: places[step] };
+	const climb = runs[0].run.block.climb.map(({ rung }) => rung);
+	for (const [step, rung] of climb.entries()) {
+		const missing = step === 0 ? [] : leftOut(drill, climb.slice(0, step), rung);
+		if (missing.length > 0) return { step, missing, to: nameOf(drill, rung) };
+	}
+	return null;
 }
 
 /** A climb leaves a rung out. */
@@ -15,24 +39,18 @@ export const rungSkipped = overBlocks({
 	find(played) {
 		const jump = jumpOf(played);
 		if (!jump) return null;
-		const { rungs } = played.drill;
-		const values = { to: rungs[jump.to].name, missing: rungs[jump.from + 1].name };
+		const values = { to: jump.to, missing: jump.missing[0].name };
 		return { values, fromSecond: played.runs[0].run.fromSecond };
 	},
-	accepts: () => false,
-	proposals(played) {
+	/** The rungs put in between, or the climb ended before the jump. */
+	*propose(played) {
 		const jump = jumpOf(played);
-		if (!jump) return [];
+		if (!jump) return;
 		const { block } = played.runs[0].run;
-		const between = played.drill.rungs
-			.slice(jump.from + 1, jump.to)
-			.map(({ id }) => ({ rung: id, minutes: 1 }));
+		const between = jump.missing.map(({ id }) => ({ rung: id, minutes: 1 }));
 		const climb = block.climb.toSpliced(jump.step, 0, ...between);
 		const lower = block.climb.slice(0, jump.step);
-		return [climb, lower].map((steps) => ({
-			type: 'set-block',
-			block: block.id,
-			set: { climb: steps }
-		}));
+		for (const steps of [climb, lower])
+			yield { type: 'set-block', block: block.id, set: { climb: steps } };
 	}
 });

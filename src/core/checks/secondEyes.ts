@@ -6,14 +6,15 @@ export const secondEyes = overBlocks({
 	code: 'second-eyes',
 	severity: 'hint',
 	find(played) {
-		const { drill, runs } = played;
-		const { block, fromSecond } = runs[0].run;
-		if (!drill.live || block.eyes !== undefined) return null;
+		const { block } = played.runs[0].run;
+		const live = played.steps.find(({ drill }) => drill.live);
+		if (!live || block.eyes !== undefined) return null;
+		const { fromSecond } = live;
 		const [adult] = freeAdults(played);
 		return adult === undefined ? null : { values: { adult }, fromSecond };
 	},
-	accepts: () => false,
-	proposals: (played) =>
+	cause: () => '',
+	propose: (played) =>
 		freeAdults(played)
 			.slice(0, 1)
 			.map((eyes) => ({

@@ -4,10 +4,10 @@ import { waterBehind } from './fixes';
 import { movedElsewhere } from './shared';
 
 /** Water before the block's period, long enough to lay it out. */
-function timeBefore({ drill, runs, evaluation }: PlayedBlock): Edit[] {
+function timeBefore({ steps, runs, evaluation }: PlayedBlock): Edit[] {
 	const { periods } = evaluation.practice;
 	const at = periods.indexOf(runs[0].run.period);
-	const minutes = Math.ceil((drill.setup?.seconds ?? 0) / 60);
+	const minutes = Math.ceil((steps[0].drill.setup?.seconds ?? 0) / 60);
 	const before = periods[at - 1];
 	return before ? [waterBehind(evaluation.practice, before.id, minutes)] : [];
 }
@@ -16,9 +16,9 @@ function timeBefore({ drill, runs, evaluation }: PlayedBlock): Edit[] {
 export const setupClash = overBlocks({
 	code: 'setup-clash',
 	severity: 'warn',
-	find({ drill, runs, evaluation }) {
+	find({ steps, runs, evaluation }) {
 		const { block, fromSecond } = runs[0].run;
-		const seconds = drill.setup?.seconds ?? 0;
+		const seconds = steps[0].drill.setup?.seconds ?? 0;
 		const { zoneById } = evaluation.context;
 		const own = block.copies.flatMap(({ zoneId }) => zoneById.get(zoneId) ?? []);
 		// The first block of a practice is laid out before it.
@@ -34,5 +34,6 @@ export const setupClash = overBlocks({
 		return null;
 	},
 	accepts: () => true,
-	proposals: (played) => [...timeBefore(played), ...movedElsewhere(played)]
+	cause: ({ at }) => at.period ?? '',
+	propose: (played) => [...timeBefore(played), ...movedElsewhere(played)]
 });

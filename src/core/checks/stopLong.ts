@@ -10,8 +10,8 @@ export const stopLong = overBlocks({
 		if (block.stopShare <= stopShare + 1e-9) return null;
 		return { values: { stopShare: block.stopShare, limit: stopShare }, fromSecond };
 	},
-	accepts: () => false,
-	proposals: ({ runs, evaluation }) => [
+	cause: () => '',
+	propose: ({ runs, evaluation }) => [
 		{
 			type: 'set-block',
 			block: runs[0].run.block.id,

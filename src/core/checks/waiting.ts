@@ -4,12 +4,17 @@ import { overBlocks } from './blockRule';
 export const waiting = overBlocks({
 	code: 'waiting',
 	severity: 'warn',
-	find({ drill, runs, evaluation }) {
+	find({ steps, runs, evaluation }) {
 		const { waitingShare, waitingFromMinutes } = evaluation.context.limits;
 		const [{ run }] = runs;
 		const figures = evaluation.figures.blocks.get(run.block.id);
 		const minutes = (run.toSecond - run.fromSecond) / 60;
-		if (!figures?.turns || drill.restByDesign || minutes < waitingFromMinutes - 1e-9) return null;
+		if (
+			!figures?.turns ||
+			steps.some(({ drill }) => drill.restByDesign) ||
+			minutes < waitingFromMinutes - 1e-9
+		)
+			return null;
 		if (figures.waitShare <= waitingShare + 1e-9) return null;
 		const values = {
 			waitShare: figures.waitShare,

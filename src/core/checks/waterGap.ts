@@ -1,15 +1,7 @@
-import {
-	applyEdit,
-	idMaker,
-	idsIn,
-	setMinutes,
-	splitPeriod,
-	type Edit,
-	type Evaluation
-} from '../practice';
-import type { Period } from '../model/practice';
-import type { Finding, Rule } from './finding';
-import { waterBehind } from './fixes';
+import { setMinutes, type Edit, type EditOf, type Evaluation } from '../practice';
+import type { Period, Practice } from '../model/practice';
+import type { Rule } from './finding';
+import { waterBehind, withWaterBetween } from './fixes';
 
 /** A stretch of periods without water, in minutes from the start of the practice. */
 interface Gap {
@@ -39,51 +31,62 @@ function gapsIn({ practice, windows }: Pick<Evaluation, 'practice' | 'windows'>)
 	return gaps;
 }
 
-/** Water behind each period of the gap, or in the middle of the longest, or that one made shorter. */
-function proposals({ practice }: Evaluation, { periods }: Gap, most: number): Edit[] {
-	const between = periods.slice(0, -1).map(({ id }) => waterBehind(practice, id, WATER_MINUTES));
-	const longest = periods.reduce((a, b) => (b.minutes > a.minutes ? b : a));
-	const halves = longest.slots
-		? null
-		: splitPeriod(practice, longest.id, idMaker(practice.periods.flatMap(idsIn)));
-	const apart = halves && waterBehind(practice, longest.id, WATER_MINUTES);
-	const cut: Edit[] = halves && apart ? [{ type: 'all', edits: [...halves.edits, apart] }] : [];
-	return [...between, ...cut, setMinutes(practice, longest.id, Math.max(1, Math.floor(most)))];
+/** Water wherever the time since the last drink would go over the limit; null where a period alone does. */
+function drinks({ periods }: Gap, practice: Practice, most: number): Edit | null {
+	const edits: EditOf<'add-period'>[] = [];
+	let since = 0;
+	for (const [index, { minutes }] of periods.entries()) {
+		if (minutes > most) return null;
+		if (since + minutes > most) {
+			const { period, ...where } = waterBehind(practice, periods[index - 1].id, WATER_MINUTES);
+			const id = `${period.id}${edits.length > 0 ? `.${edits.length}` : ''}`;
+			edits.push({ ...where, period: { ...period, id } });
+			since = 0;
+		}
+		since += minutes;
+	}
+	return edits.length > 0 ? { type: 'all', edits } : null;
 }
 
-/** How many stretches are too long after an edit; Infinity where it does not apply. */
-function gapsAfter({ practice }: Evaluation, edit: Edit, most: number): number {
-	const applied = applyEdit(practice, edit);
-	if (!applied.ok) return Infinity;
-	const windows = applied.value.practice.periods.map((period) => ({
-		period,
-		fromSecond: 0,
-		toSecond: 0,
-		slots: []
-	}));
-	return gapsIn({ practice: applied.value.practice, windows }).filter(
-		({ minutes }) => minutes > most
-	).length;
+/** Water behind each period of the gap, or several drinks, or one in the middle of the longest, or that one shorter. */
+function* proposals({ practice }: Evaluation, gap: Gap, most: number): Generator<Edit> {
+	const { periods } = gap;
+	for (const { id } of middleFirst(periods.slice(0, -1)))
+		yield waterBehind(practice, id, WATER_MINUTES);
+	const several = drinks(gap, practice, most);
+	if (several) yield several;
+	const longest = periods.reduce((a, b) => (b.minutes > a.minutes ? b : a));
+	const halves = withWaterBetween(practice, longest.id, WATER_MINUTES);
+	if (halves) yield halves;
+	yield setMinutes(practice, longest.id, Math.max(1, Math.floor(most)));
+}
+
+/** Periods from the middle outwards: water is best where it halves the time. */
+function middleFirst(periods: readonly Period[]): Period[] {
+	const ends = periods.map((_, index) =>
+		periods.slice(0, index + 1).reduce((sum, { minutes }) => sum + minutes, 0)
+	);
+	const half = (ends.at(-1) ?? 0) / 2;
+	const far = (period: Period) => Math.abs(ends[periods.indexOf(period)] - half);
+	return periods.toSorted((a, b) => far(a) - far(b));
 }
 
 /** Players go too long without water. */
-export const waterGap: Rule = (evaluation) => {
-	const { waterMinutes } = evaluation.context.limits;
-	const gaps = gapsIn(evaluation).filter(({ minutes }) => minutes > waterMinutes);
-	return gaps.map((gap): Finding => {
-		const mending = proposals(evaluation, gap, waterMinutes).filter(
-			(edit) => gapsAfter(evaluation, edit, waterMinutes) < gaps.length
-		);
-		return {
-			code: 'water-gap',
-			severity: 'warn',
-			at: { period: gap.periods[0].id, fromSecond: gap.fromSecond },
-			values: {
-				minutes: gap.minutes,
-				limit: waterMinutes,
-				last: gap.periods[gap.periods.length - 1].id
-			},
-			fixes: mending.slice(0, 2)
-		};
-	});
+export const waterGap: Rule = {
+	find(evaluation) {
+		const { waterMinutes } = evaluation.context.limits;
+		return gapsIn(evaluation)
+			.filter(({ minutes }) => minutes > waterMinutes)
+			.map(({ periods, minutes, fromSecond }) => ({
+				code: 'water-gap',
+				severity: 'warn',
+				at: { period: periods[0].id, fromSecond },
+				values: { minutes, limit: waterMinutes, last: periods[periods.length - 1].id }
+			}));
+	},
+	weigh: ({ values }) => Number(values.minutes),
+	*propose(evaluation, { at }) {
+		const gap = gapsIn(evaluation).find(({ periods }) => periods[0].id === at.period);
+		if (gap) yield* proposals(evaluation, gap, evaluation.context.limits.waterMinutes);
+	}
 };

@@ -11,5 +11,6 @@ export const zoneGone = overBlocks({
 		return { values: { zone: lost.run.copy.zoneId }, fromSecond: lost.run.fromSecond };
 	},
 	accepts: () => true,
-	proposals: movedElsewhere
+	cause: () => '',
+	propose: movedElsewhere
 });

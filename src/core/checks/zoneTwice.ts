@@ -1,8 +1,16 @@
 import type { Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
-import { drillOf, overlap, roomFor, type Evaluation, type PlannedRun } from '../practice';
+import {
+	drillOf,
+	findBlock,
+	overlap,
+	roomFor,
+	type Edit,
+	type Evaluation,
+	type PlannedRun
+} from '../practice';
 import { withoutBlock } from './fixes';
-import type { Finding, Rule } from './finding';
+import type { Rule } from './finding';
 
 /** Two runs of different lanes that stand on the same ground at the same second. */
 function* clashes({ runs, context }: Evaluation): Generator<[PlannedRun, PlannedRun, Zone]> {
@@ -23,11 +31,7 @@ function* clashes({ runs, context }: Evaluation): Generator<[PlannedRun, Planned
 }
 
 /** Moves every copy of a lane that lies on `taken` to a free zone that holds it; null if there is none. */
-function moveLane(
-	evaluation: Evaluation,
-	period: Period,
-	lane: Lane
-): Finding['fixes'][number] | null {
+function moveLane(evaluation: Evaluation, period: Period, lane: Lane): Edit | null {
 	const { context, practice } = evaluation;
 	const beside = period.lanes.filter((other) => other !== lane);
 	const copies = lane.blocks.flatMap((block) => block.copies.map((copy) => ({ block, copy })));
@@ -55,12 +59,9 @@ function moveLane(
 }
 
 /** A zone, or ground that it shares with another, holds two blocks at the same second. */
-export const zoneTwice: Rule = (evaluation) =>
-	[...clashes(evaluation)].map(([first, second, zone]): Finding => {
-		const moves = [second, first].flatMap(
-			({ period, lane }) => moveLane(evaluation, period, lane) ?? []
-		);
-		return {
+export const zoneTwice: Rule = {
+	find: (evaluation) =>
+		[...clashes(evaluation)].map(([first, second, zone]) => ({
 			code: 'zone-twice',
 			severity: 'stop',
 			at: {
@@ -74,7 +75,17 @@ export const zoneTwice: Rule = (evaluation) =>
 				second: second.block.id,
 				fromSecond: second.fromSecond,
 				toSecond: Math.min(first.toSecond, second.toSecond)
-			},
-			fixes: [...moves, withoutBlock(second.period, second.block)]
-		};
-	});
+			}
+		})),
+	*propose(evaluation, { values }) {
+		for (const id of [values.second, values.first]) {
+			const found = findBlock(evaluation.practice, String(id));
+			const edit = found && moveLane(evaluation, found.period, found.lane);
+			if (edit) yield edit;
+		}
+	},
+	*otherwise({ practice }, { values }) {
+		const found = findBlock(practice, String(values.second));
+		if (found) yield withoutBlock(found.period, found.block);
+	}
+};

@@ -34,3 +34,7 @@ export function clockAt(start: string, second: number): string {
 	const two = (value: number) => String(value).padStart(2, '0');
 	return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
 }
+
+/** A day as it is said, `14 April 2027`. */
+export const dayName = (day: string): string =>
+	new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(Date.parse(day));

@@ -5,6 +5,9 @@ import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text } from './fields
 export const Restriction = Type.Object(
 	{
 		from: Type.Enum(['contact', 'running']),
+		/** The first day that it holds on; always where it is not said. */
+		since: Type.Optional(Day),
+		/** The last day that it holds on. */
 		until: Type.Optional(Day),
 		setBy: Name,
 		/** Who lifted it, and from which day on: a licensed practitioner, never the application. */
@@ -157,6 +160,8 @@ export const Limits = Type.Object(
 				closed
 			)
 		),
+		/** Younger players are nowhere without an adult in their zone. */
+		aloneFromAge: Type.Number({ minimum: 0, maximum: 18 }),
 		contactLevel: Type.Number({ minimum: 1, maximum: 4 }),
 		contactDayMinutes: Type.Number({ minimum: 0 }),
 		/** From this level of contact, or effort, a player who is kept out of contact, or running, is out. */

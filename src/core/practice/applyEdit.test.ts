@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { someChoices, someEdit } from '../../../tests/support/edits';
-import { applyEdit, fitToTime, periodFromDrill, type Edit } from '.';
+import { applyEdit, DEFAULT_LIMITS, fitToTime, periodFromDrill, type Edit } from '.';
 
 const context = demoContext();
 const practice = demoPractice();
@@ -31,7 +31,7 @@ describe('applyEdit', () => {
 	});
 
 	test('takes back a list of edits made as one, and applies none of it where one fails', () => {
-		const fitting = fitToTime({ ...practice, minutes: 60 });
+		const fitting = fitToTime({ ...practice, minutes: 60 }, DEFAULT_LIMITS);
 		if (!fitting.ok) throw new Error(fitting.failure.message);
 		const applied = applyEdit(practice, fitting.value);
 		if (!applied.ok) throw new Error(applied.failure);

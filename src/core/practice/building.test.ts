@@ -6,9 +6,11 @@ import {
 	drillOf,
 	evaluate,
 	findBlock,
+	DEFAULT_LIMITS,
 	fitToTime,
 	idMaker,
 	overlap,
+	plainPeriod,
 	plannedMinutes,
 	resizePeriods,
 	roomFor,
@@ -92,14 +94,22 @@ describe('minutes', () => {
 
 	test('set by hand are kept by the fit that follows', () => {
 		const longer = after(setMinutes(practice, 'squares', 20));
-		const fitting = fitToTime({ ...longer, minutes: 100 });
+		const fitting = fitToTime({ ...longer, minutes: 100 }, DEFAULT_LIMITS);
 		const squares = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
 		expect(squares && squares.periods.squares).toBe(20);
 	});
 
+	test('of a talk are not stretched past what players listen to', () => {
+		const talk = { ...plainPeriod('talk', { id: 'talk', name: 'Talk', minutes: 2 }), max: 15 };
+		const spare = after({ type: 'add-period', period: talk, after: null });
+		const fitting = fitToTime({ ...spare, minutes: 200 }, DEFAULT_LIMITS);
+		const resize = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
+		expect(resize && resize.periods.talk).toBe(DEFAULT_LIMITS.talkMinutes);
+	});
+
 	test('of a locked period stay as they are when the rest is fitted', () => {
 		const locked = after({ type: 'set-period', period: 'game', set: { locked: true } });
-		const fitting = fitToTime({ ...locked, minutes: 80 });
+		const fitting = fitToTime({ ...locked, minutes: 80 }, DEFAULT_LIMITS);
 		const resize = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
 		expect(resize && resize.periods).toMatchObject({ game: 18 });
 	});
@@ -110,7 +120,10 @@ describe('minutes', () => {
 			minutes: 20,
 			periods: practice.periods.map((period) => ({ ...period, rank: 'must' as const }))
 		};
-		expect(fitToTime(musts)).toMatchObject({ ok: false, failure: { code: 'infeasible' } });
+		expect(fitToTime(musts, DEFAULT_LIMITS)).toMatchObject({
+			ok: false,
+			failure: { code: 'infeasible' }
+		});
 	});
 });
 

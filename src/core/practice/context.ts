@@ -21,9 +21,10 @@ export const DEFAULT_LIMITS: Limits = {
 		{ under: 12, players: 8 },
 		{ under: 18, players: 12 }
 	],
+	aloneFromAge: 12,
 	contactLevel: 3,
 	contactDayMinutes: 20,
-	restrictedContact: 2,
+	restrictedContact: 1,
 	restrictedEffort: 3,
 	waterMinutes: 20,
 	likeRatings: 2,

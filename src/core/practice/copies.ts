@@ -28,14 +28,39 @@ function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly numbe
 	return places.toSorted((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
 }
 
-/** Adults dealt to copies: what each needs first, then one more each while there are any. */
-function staffCopies(drill: Drill, adults: readonly string[], copies: number, adultsAt: number) {
+/**
+ * The zones that copies are laid into: where players are too young to be alone, no more zones than
+ * there are adults, if those hold all copies.
+ */
+function zonesFor(
+	drill: Drill,
+	{ zones, adults }: Room,
+	sizes: readonly number[],
+	{ team, limits }: Context
+): readonly Zone[] {
+	if (team.ages.from >= limits.aloneFromAge) return zones;
+	const holds = (zone: Zone) =>
+		Math.min(copiesInZone(drill, zone, sizes[0]), copiesByFixtures(drill, zone));
+	const few = zones.toSorted((a, b) => holds(b) - holds(a)).slice(0, adults.length);
+	const places = few.reduce((sum, zone) => sum + holds(zone), 0);
+	return places >= sizes.length ? few : zones;
+}
+
+/** Adults dealt to copies: what each needs first, then one more to each zone without one, then to each copy. */
+function staffCopies(
+	drill: Drill,
+	{ adults, zones, adultsAt }: { adults: readonly string[]; zones: Zone[]; adultsAt: number }
+): string[][] {
 	const each = drill.coaches.min + adultPlaces(drill).always + adultsAt;
 	const rest = [...adults];
-	const staffed = Array.from({ length: copies }, () => rest.splice(0, each));
+	const staffed = zones.map(() => rest.splice(0, each));
+	const isWatched = (zone: Zone) =>
+		staffed.some((own, index) => own.length > 0 && zones[index] === zone);
 	const ideal = each + Math.max(0, drill.coaches.ideal - drill.coaches.min);
-	for (const copy of staffed)
-		if (copy.length < ideal && rest.length > 0) copy.push(...rest.splice(0, 1));
+	for (const [index, zone] of zones.entries())
+		if (ideal > 0 && rest.length > 0 && !isWatched(zone)) staffed[index].push(...rest.splice(0, 1));
+	for (const own of staffed)
+		if (own.length < ideal && rest.length > 0) own.push(...rest.splice(0, 1));
 	return staffed;
 }
 
@@ -93,8 +118,8 @@ export function copiesFor(
 	}
 ): { copies: Copy[]; groups: Group[] } {
 	const { sizes, adultsAt } = option;
-	const zones = placeCopies(drill, room.zones, sizes);
-	const adults = staffCopies(drill, room.adults, sizes.length, adultsAt);
+	const zones = placeCopies(drill, zonesFor(drill, room, sizes, context), sizes);
+	const adults = staffCopies(drill, { adults: room.adults, zones, adultsAt });
 	const groups = sizes.length > 1 ? makeGroups(players, sizes, { context, makeId, stem }) : [];
 	const copies = sizes.map((_, index) => ({
 		id: makeId(`${stem}.c`),

@@ -1,10 +1,10 @@
 import { SAME_INSTANT } from '../base';
-import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { copiesInZone, footprint } from '../sizing';
 import type { Evaluation } from './evaluate';
 import type { PlayedRun } from './playRun';
+import { stepsOf } from './steps';
 
 /** A place on the ground in metres. */
 export interface Point {
@@ -40,18 +40,9 @@ export interface LaidPath {
 }
 
 /** The drill as it runs at a second: on the rung that the climb has come to. */
-function drillAt({ run, playsFrom }: PlayedRun, second: number): Drill | undefined {
-	const { drill, block, toSecond } = run;
-	if (!drill) return undefined;
-	const minutes = block.climb.reduce((sum, step) => sum + step.minutes, 0);
-	let until = playsFrom;
-	const step = block.climb.find((each) => {
-		until += ((toSecond - playsFrom) * each.minutes) / minutes;
-		return second < until - SAME_INSTANT;
-	});
-	const { rung } = step ?? block.climb[block.climb.length - 1];
-	const resolved = resolveDrill(drill, rung);
-	return resolved.ok ? resolved.value : drill;
+function drillAt(played: PlayedRun, second: number): Drill | undefined {
+	const steps = stepsOf(played);
+	return (steps.find(({ toSecond }) => second < toSecond - SAME_INSTANT) ?? steps.at(-1))?.drill;
 }
 
 /** Lays the copies that run at a second into their zones, side by side where a zone holds several. */

@@ -4,7 +4,7 @@ import type { Limits } from '../model/team';
 export interface LimitFact {
 	key: Exclude<keyof Limits, 'playersAnAdult'>;
 	name: string;
-	unit: 'min' | '%' | 'm' | 'm/s' | 's' | 'effort' | 'level' | 'ratings';
+	unit: 'min' | '%' | 'm' | 'm/s' | 's' | 'effort' | 'level' | 'ratings' | 'years';
 	/** What it is for, in a sentence. */
 	says: string;
 	least: number;
@@ -45,6 +45,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		least: 1
 	},
 	{
+		key: 'aloneFromAge',
+		name: 'Never without an adult',
+		says: 'Under this age, each zone that players are in needs an adult.',
+		unit: 'years',
+		least: 0,
+		most: 18,
+		step: 1
+	},
+	{
 		key: 'contactLevel',
 		name: 'Hard contact',
 		says: 'The level of contact, 0 to 4, that counts as hard.',
@@ -59,7 +68,7 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	{
 		key: 'restrictedContact',
 		name: 'Kept out of contact',
-		says: 'A player whom a licensed practitioner keeps out of contact is out of drills from this level.',
+		says: 'A player whom a licensed practitioner keeps out of contact is out of drills from this level, and of live ones with opponents.',
 		...level
 	},
 	{

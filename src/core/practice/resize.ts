@@ -1,6 +1,7 @@
 import { dealByWeight, fail, ok, type Outcome } from '../base';
 import { fit, type FitOutput } from '../clock';
 import type { Period, Practice } from '../model/practice';
+import type { Limits } from '../model/team';
 import { slotSeconds } from '../sizing';
 import type { EditOf } from './edit';
 import { isStation } from './schedule';
@@ -62,21 +63,29 @@ export function setMinutes(practice: Practice, id: string, minutes: number): Edi
 	};
 }
 
+/** The most minutes that a period is stretched to: a talk no longer than players listen. */
+function mostMinutes({ kind, ideal, max }: Period, { talkMinutes }: FitLimits): number {
+	return kind === 'talk' ? Math.max(ideal, Math.min(max, Math.floor(talkMinutes))) : max;
+}
+
+type FitLimits = Pick<Limits, 'talkMinutes'>;
+
 /** Minutes of the periods when the practice is fitted; locked ones keep theirs. Fails as `fit` does. */
-export function fitted(practice: Practice): Outcome<FitOutput> {
+export function fitted(practice: Practice, limits: FitLimits): Outcome<FitOutput> {
 	return fit({
 		minutes: practice.minutes,
-		periods: practice.periods.map(({ id, min, ideal, max, minutes, rank, locked }) =>
-			locked
+		periods: practice.periods.map((period) => {
+			const { id, min, ideal, minutes, rank, locked } = period;
+			return locked
 				? { id, min: minutes, ideal: minutes, max: minutes, rank, fixed: true }
-				: { id, min, ideal, max, rank }
-		)
+				: { id, min, ideal, max: mostMinutes(period, limits), rank };
+		})
 	});
 }
 
 /** The edit that fits a practice to its minutes: what shrinks, stretches or drops. Fails as `fit` does. */
-export function fitToTime(practice: Practice): Outcome<EditOf<'all'>> {
-	const outcome = fitted(practice);
+export function fitToTime(practice: Practice, limits: FitLimits): Outcome<EditOf<'all'>> {
+	const outcome = fitted(practice, limits);
 	if (!outcome.ok) return fail(outcome.failure);
 	const { minutes, dropped } = outcome.value;
 	const removals = dropped.map((period): RemovePeriod => ({ type: 'remove-period', period }));

@@ -50,6 +50,22 @@ test('merging takes a split back, and only the same is merged', () => {
 	expect(mergeWithNext(before, 'gone')).toBeNull();
 });
 
+test('a round of stations is cut between two slots, goes on where it was, and is whole again when merged', () => {
+	const before = demoPractice();
+	const round = before.periods.find(({ id }) => id === 'stations');
+	const next = after(before, splitPeriod(before, 'stations', makeId(before)));
+	const halves = next.periods.filter(({ kind }) => kind === 'stations');
+	expect(halves.map(({ slots }) => slots?.length)).toEqual([2, 2]);
+	const stationsOf = (practice: Practice, player: string) =>
+		evaluate(practice, context)
+			.runs.filter(({ run }) => run.slot !== null && run.players.includes(player))
+			.map(({ run }) => run.drill?.id);
+	for (const player of before.expected)
+		expect(stationsOf(next, player)).toEqual(stationsOf(before, player));
+	const merged = after(next, mergeWithNext(next, 'stations'));
+	expect(merged.periods.find(({ id }) => id === 'stations')?.slots).toEqual(round?.slots);
+});
+
 test('both are called by what they do', () => {
 	const practice = demoPractice();
 	const edit = splitPeriod(practice, 'squares', makeId(practice)) as Edit;

@@ -7,7 +7,7 @@ test('a player has one row a block and skill, added up over the slots', () => {
 	const evaluation = evaluate(demoPractice(), demoContext());
 	const rows = ledgerRows(evaluation);
 	const own = rows.filter(({ player, block }) => player === 'p06' && block === 'duel');
-	expect(own.map(({ skill }) => skill)).toEqual(['overload', 'receiving/2', 'tackling']);
+	expect(own.map(({ skill }) => skill)).toEqual(['decisions/2', 'receiving/2', 'defending/3']);
 	const played = evaluation.runs.find(
 		({ run }) => run.block.id === 'duel' && run.players.includes('p06')
 	);

@@ -103,8 +103,8 @@ export function lockSelected({ editor, view, apply }: BoardActions): void {
 
 /** Fits the periods to the time and says what shrank, grew or dropped. */
 function fitAll({ editor, view, apply }: BoardActions): void {
-	const { practice } = editor;
-	const fitting = fitToTime(practice);
+	const { practice, context } = editor;
+	const fitting = fitToTime(practice, context.limits);
 	if (!fitting.ok) {
 		view.said = fitting.failure.message;
 		return;

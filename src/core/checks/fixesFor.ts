@@ -1,0 +1,158 @@
+import type { Period } from '../model/practice';
+import {
+	applyEdit,
+	evaluate,
+	fitToTime,
+	plannedMinutes,
+	resizePeriods,
+	type Edit,
+	type Evaluation
+} from '../practice';
+import type { Fault, Rule, Severity, Trouble } from './finding';
+import { harderBlock } from './harderBlock';
+import { RANK, troublesIn } from './rules';
+
+/** How many fixes of one finding are offered. */
+const FIXES_SHOWN = 2;
+
+/** How many proposals are played through before the finding stands without a fix. */
+const PROPOSALS_TRIED = 12;
+
+/** What tells a trouble from others before and after an edit; when it begins may change. */
+function keyOf({ code, at: { period, block, player, adult, zone }, values }: Trouble): string {
+	const { first, second, drill, item, other, zones } = values;
+	const where = block === undefined ? [period] : [block];
+	const who = [player, adult, zone, first, second, drill, item, other];
+	return JSON.stringify([code, zones !== undefined, ...where, ...who]);
+}
+
+const weightOf = (rule: Rule, trouble: Trouble) => rule.weigh?.(trouble) ?? 0;
+
+/** Every trouble of a practice with its weight, by key. */
+function weights(evaluation: Evaluation): Map<string, { severity: Severity; weight: number }> {
+	return new Map(
+		troublesIn(evaluation).flatMap(({ rule, troubles }) =>
+			troubles.map((trouble) => [
+				keyOf(trouble),
+				{ severity: trouble.severity, weight: weightOf(rule, trouble) }
+			])
+		)
+	);
+}
+
+/**
+ * The practice after an edit that mends some trouble and harms nothing: no new or worse trouble of its
+ * severity, no new stop or warning, and nobody works harder or in more contact. Null for any other edit.
+ * Each fix leaves less of its severity and no more of what is worse, and so no row of fixes leads back
+ * to where it began.
+ */
+function afterGoodEdit(before: Evaluation, edit: Edit, trouble: Trouble): Evaluation | null {
+	const applied = applyEdit(before.practice, edit);
+	if (!applied.ok) return null;
+	const after = evaluate(applied.value.practice, before.context, before);
+	const [old, now] = [weights(before), weights(after)];
+	if (now.has(keyOf(trouble))) return null;
+	const least = Math.max(RANK.warn, RANK[trouble.severity]);
+	for (const [key, { severity, weight }] of now) {
+		if (RANK[severity] > least) continue;
+		const known = old.get(key);
+		if (!known || weight > known.weight + 1e-9) return null;
+	}
+	return harderBlock(after, before) ? null : after;
+}
+
+const stepsOf = (edit: Edit) => (edit.type === 'all' ? edit.edits : [edit]);
+
+/** Several edits as one step. */
+const inOne = (edits: readonly Edit[]): Edit =>
+	edits.length === 1 ? edits[0] : { type: 'all', edits: edits.flatMap(stepsOf) };
+
+/** From how many periods, the longest first, the minutes that an edit adds are taken as a whole. */
+const PERIODS_TRIED = 3;
+
+/**
+ * An edit, and where it makes the practice too long, the edit with the minutes that it adds taken from
+ * the other periods: by fitting all of them, or from one with minutes to spare.
+ */
+function* inTime({ practice, context }: Evaluation, edit: Edit): Generator<Edit> {
+	const applied = applyEdit(practice, edit);
+	if (!applied.ok) return;
+	const after = applied.value.practice;
+	const most = Math.max(plannedMinutes(practice), practice.minutes);
+	const over = plannedMinutes(after) - most;
+	if (over <= 0) {
+		yield edit;
+		return;
+	}
+	const fitting = fitToTime(after, context.limits);
+	const isWhole = fitting.ok && fitting.value.edits.every(({ type }) => type !== 'remove-period');
+	if (isWhole) yield inOne([edit, fitting.value]);
+	const spare = ({ min, minutes, locked }: Period) => (locked ? 0 : minutes - min);
+	const giving = after.periods
+		.filter((period) => spare(period) >= over)
+		.toSorted((a, b) => spare(b) - spare(a));
+	for (const { id, minutes } of giving.slice(0, PERIODS_TRIED))
+		yield inOne([edit, resizePeriods(after, new Map([[id, minutes - over]]))]);
+}
+
+interface Tried {
+	edit: Edit;
+	after: Evaluation;
+}
+
+/** The good ones of some proposals, as they are or within the time. */
+function* goodOnes(before: Evaluation, trouble: Trouble, proposals: Iterable<Edit>) {
+	let tried = 0;
+	for (const proposal of proposals) {
+		for (const edit of inTime(before, proposal)) {
+			const after = afterGoodEdit(before, edit, trouble);
+			if (!after) continue;
+			yield { edit, after } satisfies Tried;
+			break;
+		}
+		tried += 1;
+		if (tried === PROPOSALS_TRIED) return;
+	}
+}
+
+/** The best fixes of one trouble, no more than are shown. */
+function bestFor(before: Evaluation, trouble: Trouble, rule: Rule, proposals: Iterable<Edit>) {
+	const best: Tried[] = [];
+	for (const good of goodOnes(before, trouble, proposals)) {
+		best.push(good);
+		if (best.length === FIXES_SHOWN) return best;
+	}
+	if (best.length > 0 || !rule.otherwise) return best;
+	for (const good of goodOnes(before, trouble, rule.otherwise(before, trouble))) return [good];
+	return best;
+}
+
+/** One edit that mends as many troubles of a fault as it can, one after the other, the first among them. */
+function* inTurn(before: Evaluation, { rule, parts }: Fault): Generator<Edit> {
+	let now = before;
+	const edits: Edit[] = [];
+	for (const part of parts) {
+		const isThere = weights(now).has(keyOf(part));
+		const [mended] = isThere ? bestFor(now, part, rule, rule.propose(now, part)) : [];
+		if (!mended) continue;
+		edits.push(mended.edit);
+		now = mended.after;
+	}
+	if (edits.length > 0) yield inOne(edits);
+}
+
+/**
+ * Edits that mend a fault of a played practice, the best first, at most two: each has been played
+ * through. None of them makes anything else wrong or worse, raises contact or effort, or needs who
+ * or what is not there.
+ */
+export function fixesFor(evaluation: Evaluation, fault: Fault): Edit[] {
+	const { rule, parts } = fault;
+	const [first] = parts;
+	if (parts.length === 1)
+		return bestFor(evaluation, first, rule, rule.propose(evaluation, first)).map(
+			({ edit }) => edit
+		);
+	const proposals = rule.proposeForAll?.(evaluation, parts) ?? inTurn(evaluation, fault);
+	return [...goodOnes(evaluation, first, proposals)].slice(0, FIXES_SHOWN).map(({ edit }) => edit);
+}

@@ -1,0 +1,51 @@
+import type { Drill } from '../model/drill';
+import type { Block, Lane, Period } from '../model/practice';
+import type { Limits, Player, Restriction } from '../model/team';
+import { drillOf, isStation, rungsRun, type Plan } from '../practice';
+
+/** Whether a restriction holds on a day: its first and its last day count, and the day it is cleared on does not. */
+export const holdsOn = (
+	{ since, until, cleared }: Pick<Restriction, 'since' | 'until' | 'cleared'>,
+	date: string
+): boolean =>
+	(since === undefined || date >= since) &&
+	(until === undefined || date <= until) &&
+	(!cleared || date < cleared.on);
+
+/** Whether a drill is one that a restriction keeps players out of: contact, a live opponent, or running. */
+function isRuledOut(
+	{ from }: Restriction,
+	{ contact, live, spots, effort }: Drill,
+	{ restrictedContact, restrictedEffort }: Limits
+): boolean {
+	if (from === 'running') return effort >= restrictedEffort;
+	const meetsOpponents = live === true && spots.some(({ role }) => role === 'opponent');
+	return contact >= restrictedContact || meetsOpponents;
+}
+
+/** The restriction that keeps a player out of a block on whatever rung of its climb, or undefined. */
+export function keptOutOf(
+	player: Player | undefined,
+	block: Block,
+	{ practice, context }: Plan
+): Restriction | undefined {
+	const drill = drillOf(context, block.drill);
+	if (!drill || !player?.restrictions) return undefined;
+	const rungs = rungsRun(block, drill);
+	return player.restrictions.find(
+		(each) =>
+			holdsOn(each, practice.date) && rungs.some((rung) => isRuledOut(each, rung, context.limits))
+	);
+}
+
+/**
+ * Whether a player has no place to be put into in a period: a station that they are kept out of keeps
+ * them out of the whole round.
+ */
+export function isKeptOutOfPeriod(player: Player | undefined, period: Period, plan: Plan) {
+	const isShut = ({ blocks }: Lane) => blocks.some((block) => keptOutOf(player, block, plan));
+	const stations = period.lanes.filter((lane) => isStation(period, lane));
+	const others = period.lanes.filter((lane) => !stations.includes(lane));
+	const isRoundShut = stations.length === 0 || stations.some(isShut);
+	return period.lanes.length > 0 && isRoundShut && others.every(isShut);
+}

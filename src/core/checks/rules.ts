@@ -1,0 +1,92 @@
+import type { Evaluation } from '../practice';
+import { adultsFewAt, adultsFewThere } from './adultsFew';
+import { adultTwice } from './adultTwice';
+import { blockEmpty } from './blockEmpty';
+import { cannotRun } from './cannotRun';
+import { clearSpace } from './clearSpace';
+import { contactDay } from './contactDay';
+import { dailyMissing } from './dailyMissing';
+import type { Rule, Severity, Trouble } from './finding';
+import { fixtureShort } from './fixtureShort';
+import { groupSize } from './groupSize';
+import { hardAfterHard } from './hardAfterHard';
+import { kitShort } from './kitShort';
+import { likePartners } from './likePartners';
+import { moveShort } from './moveShort';
+import { noWarmUp } from './noWarmUp';
+import { overTime } from './overTime';
+import { playerTwice } from './playerTwice';
+import { playerUnplaced } from './playerUnplaced';
+import { restrictedPlayer } from './restrictedPlayer';
+import { roleMissing } from './roleMissing';
+import { rungSkipped } from './rungSkipped';
+import { secondEyes } from './secondEyes';
+import { setupClash } from './setupClash';
+import { skillTwice } from './skillTwice';
+import { slotLength } from './slotLength';
+import { stopLong } from './stopLong';
+import { talkLong } from './talkLong';
+import { unattended } from './unattended';
+import { underTime } from './underTime';
+import { waiting } from './waiting';
+import { waterGap } from './waterGap';
+import { zoneGone } from './zoneGone';
+import { zoneTwice } from './zoneTwice';
+
+/** Every rule; the order is that of findings of the same severity and time. */
+const RULES: readonly Rule[] = [
+	playerTwice,
+	zoneTwice,
+	zoneGone,
+	adultTwice,
+	kitShort,
+	fixtureShort,
+	clearSpace,
+	restrictedPlayer,
+	roleMissing,
+	adultsFewThere,
+	adultsFewAt,
+	contactDay,
+	cannotRun,
+	groupSize,
+	playerUnplaced,
+	blockEmpty,
+	noWarmUp,
+	overTime,
+	unattended,
+	waiting,
+	moveShort,
+	slotLength,
+	talkLong,
+	hardAfterHard,
+	waterGap,
+	stopLong,
+	likePartners,
+	setupClash,
+	rungSkipped,
+	underTime,
+	secondEyes,
+	skillTwice,
+	dailyMissing
+];
+
+/** Worst first. */
+export const RANK: Record<Severity, number> = { stop: 0, warn: 1, hint: 2 };
+
+/** What a rule finds in a practice. */
+export interface Found {
+	rule: Rule;
+	troubles: readonly Trouble[];
+}
+
+/** What was found by evaluation: asked for again by every fix that is tried, and an evaluation never changes. */
+const known = new WeakMap<Evaluation, readonly Found[]>();
+
+/** Everything that is wrong in a played practice, rule by rule, each place by itself. */
+export function troublesIn(evaluation: Evaluation): readonly Found[] {
+	const before = known.get(evaluation);
+	if (before) return before;
+	const found = RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }));
+	known.set(evaluation, found);
+	return found;
+}
