@@ -151,7 +151,7 @@ test('the board works by keyboard alone', async ({ page, server }) => {
 	await page.keyboard.press('j');
 	await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
 	await page.keyboard.press('Alt+ArrowDown');
-	await expect(page.getByText(/is hard work|To mend/).first()).toBeVisible();
+	await expect(page.getByText(/is hard work|To fix/).first()).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Escape');
@@ -164,7 +164,7 @@ test('the board works by keyboard alone', async ({ page, server }) => {
 	await expect(page.getByRole('button', { name: 'Unlock minutes' })).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
-	await expect(page.getByText('To mend: 9')).toBeVisible();
+	await expect(page.getByText('To fix: 9')).toBeVisible();
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog')).toContainText('now-line a minute back, forward');
 	await page.keyboard.press('Escape');

@@ -13,7 +13,7 @@ test.describe('Tuesday of week 6', () => {
 	test('shows tape, field, strip, findings and figures on one screen without scrolling', async ({
 		page
 	}) => {
-		for (const name of ['Tape', 'Who does what', 'To mend', 'Shelf'])
+		for (const name of ['Tape', 'Who does what', 'To fix', 'Shelf'])
 			await expect(page.getByRole('region', { name, exact: true })).toBeInViewport({ ratio: 0.95 });
 		await expect(page.getByRole('img', { name: /The ground with 22 players/ })).toBeInViewport({
 			ratio: 1
@@ -46,10 +46,10 @@ test.describe('Tuesday of week 6', () => {
 	});
 
 	test('mends what is found with one press, and takes it back', async ({ page }) => {
-		await expect(page.getByRole('heading', { name: 'To mend: 9' })).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'To fix: 9' })).toBeVisible();
 		await page.getByRole('button', { name: 'Move Turn and switch to zone E' }).click();
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
-		await expect(page.getByRole('heading', { name: 'To mend: 8' })).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'To fix: 8' })).toBeVisible();
 		await page.keyboard.press('u');
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeVisible();
 		await page.keyboard.press('Shift+U');
@@ -218,7 +218,7 @@ test('a new coach builds 90 minutes with four stations from nothing in at most 4
 	await put(/^Eight a side/);
 	await put(/^Closing circle/);
 	await act(page.keyboard.press('f'));
-	const stops = page.getByRole('img', { name: 'must be mended' });
+	const stops = page.getByRole('img', { name: 'must be fixed' });
 	while ((await stops.count()) > 0) {
 		const before = await stops.count();
 		await act(

@@ -50,7 +50,7 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await expect(page.getByText('otherwise 20 min')).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
-	await expect(page.getByText('To mend: 7')).toBeVisible();
+	await expect(page.getByText('To fix: 7')).toBeVisible();
 	await expect(page.getByText(/without water/)).toBeHidden();
 
 	await open(page, `${server.url}/saltmarsh/limits`);
@@ -60,5 +60,5 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await page.getByRole('button', { name: 'Back to the defaults' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
-	await expect(page.getByText('To mend: 9')).toBeVisible();
+	await expect(page.getByText('To fix: 9')).toBeVisible();
 });

@@ -21,7 +21,7 @@ const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
 	lineup:
 		'Puts players at positions, shift by shift: fair, without long sits, where they like to play.',
 	check:
-		'Plays a practice through and lists what does not work, the worst first, with edits that mend it.'
+		'Plays a practice through and lists what does not work, the worst first, with edits that fix it.'
 };
 
 /** What the schema of a drill cannot say of itself. */

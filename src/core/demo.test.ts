@@ -31,7 +31,7 @@ const kits = [
 const all = shelves.flatMap(({ context }) => context.shelf);
 
 describe('the demo', () => {
-	test('has one stop on the Tuesday of week 6, to be mended on the board', () => {
+	test('has one stop on the Tuesday of week 6, to be fixed on the board', () => {
 		const found = faultsIn(evaluate(demoPractice(), demoContext()));
 		const stops = found.filter(({ severity }) => severity === 'stop');
 		expect(stops.map(({ code }) => code)).toEqual(['zone-twice']);

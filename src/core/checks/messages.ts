@@ -1,15 +1,14 @@
 import { assertNever } from '../base';
 import { clockAt, dayName } from '../conditions';
 import { kept } from '../words';
-import type { Finding } from './finding';
+import type { Trouble } from './finding';
 import { inOwnWords, list, minutes, namesIn, offset, percent, type Plan } from './speech';
 
 /** A finding in one plain sentence, in the words of the team. */
-export const describeFinding = (finding: Finding, plan: Plan): string =>
-	inOwnWords(findingWords(finding, plan), plan);
+export const describeFinding = (trouble: Trouble, plan: Plan): string =>
+	inOwnWords(findingWords(trouble, plan), plan);
 
-function findingWords(finding: Finding, plan: Plan): string {
-	const { code, at, values } = finding;
+function findingWords({ code, at, values }: Trouble, plan: Plan): string {
 	const names = namesIn(plan);
 	const numbers = (key: string) => Number(values[key]);
 	const clock = (second: number) => clockAt(plan.practice.start, second);

@@ -172,7 +172,7 @@ test('players who have no place in several periods are one finding', () => {
 	);
 	expect(faults).toHaveLength(1);
 	expect(faults[0].values).toMatchObject({ players: ['p15'] });
-	expect(faults[0].values.periods).toHaveLength(5);
+	expect(faults[0].values.periods).toHaveLength(4);
 });
 
 test('young players at a station without an adult are a finding; who is free is sent there', () => {

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { ok, sameValue, type Result } from '$core/base';
-import { check, describeEdit, type Finding } from '$core/checks';
+import { describeEdit, faultsIn, type Fault } from '$core/checks';
 import type { Practice } from '$core/model/practice';
 import { wordingOf, type Wording } from '$core/words';
 import {
@@ -59,7 +59,7 @@ export class PracticeEditor {
 		this.#last = evaluate(this.practice, this.context, this.#last);
 		return this.#last;
 	});
-	findings: Finding[] = $derived(check(this.evaluation));
+	findings: Fault[] = $derived(faultsIn(this.evaluation));
 	undoWords = $derived.by(() => this.#history.undoWords);
 	redoWords = $derived.by(() => this.#history.redoWords);
 	/** Edits that the server does not take, to be tried again or given up. */

@@ -178,7 +178,7 @@ describe('PracticeEditor', () => {
 		const editor = open();
 		editor.apply(setMinutes(editor.practice, 'squares', 14));
 		editor.apply(water('w'));
-		expect([editor.undoWords, editor.redoWords]).toEqual(['Add Water', '']);
+		expect([editor.undoWords, editor.redoWords]).toEqual(['Add Water at the start', '']);
 		editor.undo();
 		editor.undo();
 		expect(editor.practice).toEqual(demoPractice());
@@ -235,7 +235,7 @@ describe('PracticeEditor', () => {
 		const next = open(store.page());
 		await next.resume();
 		expect([next.undoWords, next.redoWords]).toEqual([
-			'Add Water',
+			'Add Water at the start',
 			'Make the practice 100 minutes'
 		]);
 		next.undo();

@@ -35,6 +35,7 @@
 	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import { BoardView } from '$lib/state/boardView.svelte';
+	import { Fixes } from '$lib/state/fixes.svelte';
 	import { browserKeepers, PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import LeaveDialog from '$lib/components/page/LeaveDialog.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
@@ -65,6 +66,9 @@
 		return new PracticeEditor(url, data.stored, toContext(data.surroundings), keepers);
 	});
 	const view = new BoardView();
+	const fixes = untrack(() => new Fixes(data.surroundings));
+	$effect(() => void fixes.look(editor.practice));
+	$effect(() => () => fixes.close());
 	let lettersAreOn = $state(true);
 
 	onMount(() => {
@@ -182,6 +186,7 @@
 			</div>
 			<Findings
 				findings={editor.findings}
+				fixes={fixes.found}
 				evaluation={editor.evaluation}
 				onfix={apply}
 				onselect={({ at }) => {

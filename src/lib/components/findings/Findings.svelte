@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { describeFinding, type Finding } from '$core/checks';
+	import { describeFinding, type Fault } from '$core/checks';
 	import type { Edit, Evaluation } from '$core/practice';
 	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
@@ -8,22 +8,25 @@
 	/** What does not work, worst first, each with its fixes as buttons. */
 	let {
 		findings,
+		fixes,
 		evaluation,
 		onfix,
 		onselect
 	}: {
-		findings: readonly Finding[];
+		findings: readonly Fault[];
+		/** Fixes by the place of their finding; those that are still looked for have none yet. */
+		fixes: Readonly<Record<number, Edit[]>>;
 		evaluation: Evaluation;
 		onfix: (edit: Edit) => void;
-		onselect: (finding: Finding) => void;
+		onselect: (finding: Fault) => void;
 	} = $props();
 
 	const w = useWording();
 	const isEmpty = $derived(evaluation.practice.periods.length === 0);
 </script>
 
-<section aria-label="To mend">
-	<h2>{findings.length === 0 ? 'Nothing to mend' : `To mend: ${findings.length}`}</h2>
+<section aria-label="To fix">
+	<h2>{findings.length === 0 ? 'Nothing to fix' : `To fix: ${findings.length}`}</h2>
 	{#if isEmpty}
 		<p class="calm">
 			{w('This practice is empty. Put a warm-up from the shelf on the tape first.')}
@@ -40,7 +43,7 @@
 						>{describeFinding(finding, evaluation)}</button
 					>
 					<div class="fixes">
-						{#each fixButtons(finding, evaluation) as { words, edit } (words)}
+						{#each fixButtons(fixes[index] ?? [], evaluation) as { words, edit } (words)}
 							<button class="link" onclick={() => onfix(edit)}>{words}</button>
 						{/each}
 					</div>
@@ -82,6 +85,7 @@
 		display: flex;
 		flex-wrap: wrap;
 		gap: 0 16px;
+		min-height: 20px;
 	}
 	.calm {
 		color: var(--ink-soft);

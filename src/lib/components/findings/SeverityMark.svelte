@@ -4,7 +4,7 @@
 	/** A shape for each severity, so that colour is not needed to tell them apart. */
 	let { severity }: { severity: Severity } = $props();
 	const WORDS: Record<Severity, string> = {
-		stop: 'must be mended',
+		stop: 'must be fixed',
 		warn: 'hurts',
 		hint: 'could be better'
 	};

@@ -1,4 +1,4 @@
-import { describeEdit, type Finding } from '$core/checks';
+import { describeEdit } from '$core/checks';
 import type { Edit, Evaluation } from '$core/practice';
 
 /** A fix as a button: what it says and the edit behind it. */
@@ -7,12 +7,10 @@ export interface FixButton {
 	edit: Edit;
 }
 
-const MOST_BUTTONS = 3;
-
-/** The fixes of a finding, the best first; those that read the same are one button. */
-export function fixButtons({ fixes }: Finding, evaluation: Evaluation): FixButton[] {
+/** Fixes as buttons, the best first; those that read the same are one button. */
+export function fixButtons(fixes: readonly Edit[], evaluation: Evaluation): FixButton[] {
 	const buttons = fixes.map((edit) => ({ words: describeEdit(edit, evaluation), edit }));
-	return buttons
-		.filter(({ words }, index) => buttons.findIndex((other) => other.words === words) === index)
-		.slice(0, MOST_BUTTONS);
+	return buttons.filter(
+		({ words }, index) => buttons.findIndex((other) => other.words === words) === index
+	);
 }

@@ -32,7 +32,7 @@ test('what blocks a size is said with how much of it is short', () => {
 	expect(blocks('two-touch-squares', 1)).toEqual(['groups of 22, the drill takes 4 to 8']);
 	expect(blocks('shooting-arc', 3)).toEqual(['no zone left for 3 of 18 × 20 m']);
 	expect(blocks('two-touch-squares', 5, { kit: {} })[0]).toBe('10 balls, 20 cones short');
-	expect(blocks('corner-battery', 3)[0]).toBe('4 adults short');
+	expect(blocks('keepers-corner', 6)[0]).toBe('1 adult short');
 	// What the team calls its things is its own.
 	expect(blocks('keepers-corner', 6).join()).toMatch(/4 keeper kits short/);
 });

@@ -41,7 +41,7 @@ describe('dragging on the tape', () => {
 	test('moves the period where it is held outside its time, and shows where it would lie', () => {
 		const earlier = proposeMove(evaluation, { ...duel, column: 1, second: 700 });
 		expect(earlier).toMatchObject({
-			words: 'Move Four stations behind Warm-up',
+			words: 'Move Four stations after Warm-up',
 			ghost: { fromSecond: 600 }
 		});
 		const later = proposeMove(evaluation, { ...duel, column: 1, second: 4000 });

@@ -58,7 +58,7 @@
 		</div>
 		<div>
 			<dd><strong class:stops={stops > 0}>{stops}</strong> + {others}</dd>
-			<dt>to mend</dt>
+			<dt>to fix</dt>
 		</div>
 	</dl>
 	<div class="actions">

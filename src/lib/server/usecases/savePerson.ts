@@ -24,6 +24,14 @@ export async function savePerson(
 ): Promise<Result<null, Refused>> {
 	const shape = readShape(PlayerFacts, facts);
 	if (!shape.ok) return shape;
+	const backwards = shape.value.restrictions.findIndex(
+		({ since = '', until }) => until !== undefined && until < since
+	);
+	if (backwards >= 0)
+		return fail({
+			path: `restrictions[${backwards}].until`,
+			message: 'The last day is before the first.'
+		});
 	return refusable(db, async (tx): Promise<Result<null, Refused>> => {
 		const person = (await readPeople(tx, teamId)).find((each) => each.id === id);
 		if (person?.kind !== 'player')

@@ -1,5 +1,5 @@
 import { evaluate, plannedMinutes, toContext } from '$core/practice';
-import { check } from '$core/checks';
+import { faultsIn } from '$core/checks';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Surroundings } from '$core/model/bundle';
 import type { Queryable } from '../database';
@@ -72,7 +72,7 @@ export async function loadPracticeList(
 	const practices = await listPractices(db, teamId);
 	const lines = practices.map(({ practice, isDone, isArchived }): PracticeLine => {
 		const evaluation = evaluate(practice, contexts.get(practice.groundId ?? '') ?? first);
-		const findings = check(evaluation);
+		const findings = faultsIn(evaluation);
 		const stops = findings.filter(({ severity }) => severity === 'stop').length;
 		const { id, date, start, minutes, place, expected, adults } = practice;
 		return {

@@ -46,7 +46,7 @@
 							{#if line.isDone}
 								done
 							{:else}
-								<b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to mend
+								<b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to fix
 							{/if}
 						</span>
 						<form method="POST" use:enhance={stay}>

@@ -74,7 +74,7 @@ export const SAID: readonly FieldGroup[] = [
 			{
 				kind: 'lines',
 				label: 'What goes wrong',
-				hint: 'seen > what to say > a rung that mends it',
+				hint: 'seen > what to say > a rung that helps',
 				value: faultsText,
 				write: (drill, typed) => ({ faults: faultsIn(typed, drill) })
 			}

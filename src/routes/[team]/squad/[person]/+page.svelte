@@ -44,7 +44,8 @@
 		if (!match) return undefined;
 		const fields: Record<string, string> = {
 			setBy: 'set by',
-			until: 'until',
+			since: 'first day',
+			until: 'last day',
 			'cleared.by': 'lifted by',
 			'cleared.on': 'lifted from'
 		};
@@ -110,10 +111,20 @@
 						<SelectItem value="running" text="running" />
 					</Select>
 					<TextInput
+						id="since-{index}"
+						type="date"
+						size="sm"
+						labelText="First day"
+						value={restriction.since ?? ''}
+						on:input={(event) => change(index, { since: event.detail ?? '' })}
+						invalid={!!fault(index, 'since')}
+						invalidText={fault(index, 'since')}
+					/>
+					<TextInput
 						id="until-{index}"
 						type="date"
 						size="sm"
-						labelText="Until (open if empty)"
+						labelText="Last day, included (open if empty)"
 						value={restriction.until ?? ''}
 						on:input={(event) => change(index, { until: event.detail ?? '' })}
 						invalid={!!fault(index, 'until')}
@@ -139,7 +150,7 @@
 						id="cleared-on-{index}"
 						type="date"
 						size="sm"
-						labelText="From"
+						labelText="Lifted from"
 						disabled={!restriction.cleared}
 						value={restriction.cleared?.on ?? ''}
 						on:input={(event) => clear(index, { on: String(event.detail ?? '') })}
@@ -157,7 +168,11 @@
 				<Button type="submit">Save</Button>
 				<Button
 					kind="tertiary"
-					on:click={() => (restrictions = [...restrictions, { from: 'contact', setBy: '' }])}
+					on:click={() =>
+						(restrictions = [
+							...restrictions,
+							{ from: 'contact', since: data.today, setBy: '' }
+						])}
 					>Add a restriction</Button
 				>
 			</div>

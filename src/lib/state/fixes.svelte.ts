@@ -1,0 +1,52 @@
+import * as Comlink from 'comlink';
+import type { Surroundings } from '$core/model/bundle';
+import type { Practice } from '$core/model/practice';
+import type { Edit } from '$core/practice';
+import type { FixerApi } from '$lib/workers/fixer';
+import type { PlannerWorker } from '$lib/workers/planner.client';
+
+const startWorker = (): PlannerWorker =>
+	new Worker(new URL('../workers/fixer.worker.ts', import.meta.url), { type: 'module' });
+
+/** The fixes of what is wrong with one practice, as a worker finds them. */
+export class Fixes {
+	/** Fixes by the place of their finding in `faultsIn`; nothing yet where they are still looked for. */
+	found: Readonly<Record<number, Edit[]>> = $state.raw({});
+	#worker: PlannerWorker | null = null;
+	#api: Comlink.Remote<FixerApi> | null = null;
+	#practice: Practice | null = null;
+
+	constructor(
+		private readonly surroundings: Surroundings,
+		private readonly start: () => PlannerWorker = startWorker
+	) {}
+
+	/** Looks for the fixes of a practice; what was found for another is gone at once. */
+	async look(practice: Practice): Promise<void> {
+		if (practice === this.#practice) return;
+		this.#practice = practice;
+		this.found = {};
+		const listener = Comlink.proxy((index: number, fixes: Edit[]) => {
+			if (practice === this.#practice) this.found = { ...this.found, [index]: fixes };
+		});
+		await this.#open().look(JSON.parse(JSON.stringify(practice)), listener);
+	}
+
+	/** Ends the worker. */
+	close(): void {
+		this.#worker?.terminate();
+		this.#worker = null;
+		this.#api = null;
+		this.#practice = null;
+	}
+
+	#open(): Comlink.Remote<FixerApi> {
+		if (this.#api) return this.#api;
+		this.#worker = this.start();
+		// A worker that died is started anew with the next practice.
+		this.#worker.addEventListener('error', () => this.close());
+		this.#api = Comlink.wrap<FixerApi>(this.#worker);
+		void this.#api.open(JSON.parse(JSON.stringify(this.surroundings)));
+		return this.#api;
+	}
+}

@@ -1,0 +1,4 @@
+import * as Comlink from 'comlink';
+import { Fixer } from './fixer';
+
+Comlink.expose(new Fixer());
