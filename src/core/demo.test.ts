@@ -104,6 +104,15 @@ describe('the demo', () => {
 		expect(demoContext(team).team.skillAreas).toEqual(demoSport(kit).skillAreas);
 	});
 
+	test.each(kits)('the kit of %s (%s) says what hurts most often', (_team, kit) => {
+		const said = demoSport(kit).cautions.join(' ');
+		expect(said).toMatch(/goals are anchored/);
+		expect(said).toMatch(/knock to the head ends the day; only a practitioner clears/);
+		if (kit !== 'team-handball') expect(said).toMatch(/Mouth guards/);
+		if (kit !== 'australian-rules') expect(said).toMatch(/shot at has a keeper .* or nobody/);
+		if (kit === 'field-hockey') expect(said).toMatch(/Face protection/);
+	});
+
 	test('prints its shelf as a table', () => {
 		const rows = shelves.flatMap(({ team, context }) =>
 			context.shelf.map((drill) => {

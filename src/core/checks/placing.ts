@@ -1,6 +1,12 @@
 import type { Block, Period } from '../model/practice';
-import { drillOf, playersOfCopy, rungsRun, type EditOf, type Evaluation } from '../practice';
-import { keptOutOf } from './restrictions';
+import {
+	drillOf,
+	playersOfCopy,
+	rungsRun,
+	type EditOf,
+	type Evaluation,
+	keptOutOf
+} from '../practice';
 
 /** A group or a copy of its own that players can be put into. */
 interface Target {

@@ -1,9 +1,14 @@
 import { groups } from 'd3-array';
-import { findPeriod, playersOfLane, type Edit, type Evaluation } from '../practice';
+import {
+	findPeriod,
+	playersOfLane,
+	type Edit,
+	type Evaluation,
+	isKeptOutOfPeriod
+} from '../practice';
 import type { Period } from '../model/practice';
 import type { Rule, Trouble } from './finding';
 import { placedIn } from './placing';
-import { isKeptOutOfPeriod } from './restrictions';
 
 /** Those expected who have no place in a period that places others, and are not kept out of all of it. */
 function missingFrom(period: Period, { practice, context }: Evaluation): string[] {

@@ -1,9 +1,8 @@
-import { applyEdit, evaluate, findBlock, findPeriod } from '../practice';
+import { applyEdit, evaluate, findBlock, findPeriod, keptOutOf } from '../practice';
 import { playedBlocks } from './blockRule';
 import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';
 import { placedIn } from './placing';
-import { keptOutOf } from './restrictions';
 
 /** A player is in a block that a licensed practitioner keeps them out of. */
 export const restrictedPlayer: Rule = {

@@ -151,7 +151,7 @@ test('a split into stations steps every group through every station', () => {
 	);
 	const wishes = suggestStations(
 		{ practice, context },
-		{ first, beside: [], count: 4, players: 6, minutes: 7 }
+		{ period, kept: [], first, beside: [], count: 4, players: practice.expected, minutes: 7 }
 	);
 	expect(wishes).toHaveLength(4);
 	expect(new Set(wishes.map(({ zoneId }) => zoneId)).size).toBe(4);

@@ -11,6 +11,8 @@ export { spreadOf, type BlockFigures, type Figures, type PlayerFigures } from '.
 export { blocksOf, findBlock, findPeriod, idsIn, type Found } from './find';
 export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';
+export { clearOf, gapBetween } from './clear';
+export { holdsOn, isKeptOutOfPeriod, keptOutOf } from './restrictions';
 export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
 export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
 export { overlap, roomFor, suitableZones, zonesOfLane, type Room } from './room';

@@ -2,6 +2,7 @@ import { SAME_INSTANT } from '../base';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { copiesInZone, footprint } from '../sizing';
+import type { Rectangle } from './clear';
 import type { Evaluation } from './evaluate';
 import type { PlayedRun } from './playRun';
 import { stepsOf } from './steps';
@@ -62,6 +63,28 @@ export function laidCopies({ runs, context }: Evaluation, second: number): LaidC
 	});
 }
 
+/** Where one of `of` copies of a drill for `players` lies in a zone, and whether it lies across. */
+export function layInto(
+	zone: Zone,
+	drill: Pick<Drill, 'ground'>,
+	players: number,
+	{ place, of }: { place: number; of: number } = { place: 0, of: 1 }
+): Rectangle & { turned: boolean } {
+	const cell = { length: zone.length / of, width: zone.width };
+	const along = footprint(drill, players);
+	const across = { length: along.width, width: along.length };
+	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
+	const longerWay = cell.length >= cell.width === along.length >= along.width;
+	const turned =
+		fits(along) === fits(across)
+			? !longerWay
+			: fits(across) && copiesInZone(drill, zone, players) > 0;
+	const size = turned ? across : along;
+	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
+	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
+	return { corner, size, turned };
+}
+
 function layCopy(
 	played: PlayedRun,
 	{
@@ -77,18 +100,8 @@ function layCopy(
 	}
 ): LaidCopy {
 	const players = played.run.players.length;
-	const cell = { length: zone.length / of, width: zone.width };
+	const { corner, size, turned } = layInto(zone, drill, players, { place, of });
 	const along = footprint(drill, players);
-	const across = { length: along.width, width: along.length };
-	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
-	const longerWay = cell.length >= cell.width === along.length >= along.width;
-	const turned =
-		fits(along) === fits(across)
-			? !longerWay
-			: fits(across) && copiesInZone(drill, zone, players) > 0;
-	const size = turned ? across : along;
-	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
-	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
 	const growth = along.length / drill.ground.length;
 	const onGround = (x: number, y: number): Point =>
 		turned

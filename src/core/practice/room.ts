@@ -63,7 +63,7 @@ export function adultsIn(lanes: readonly Lane[]): Set<string> {
 }
 
 /** What the kit leaves over beside lanes of a period; players who do not come use none. */
-function kitLeft(
+export function kitLeft(
 	period: Period,
 	lanes: readonly Lane[],
 	{ practice, context }: { practice: Practice; context: Context }

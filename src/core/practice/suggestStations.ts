@@ -1,15 +1,15 @@
-import { simulate, type SimulateOutput } from '../drill';
+import { adultPlaces, simulate, type SimulateOutput } from '../drill';
 import type { Drill } from '../model/drill';
-import type { Lane } from '../model/practice';
+import type { Lane, Period } from '../model/practice';
 import { mainAreas } from '../model/skill';
 import type { Zone } from '../model/team';
-import { copiesByFixtures, copiesInZone } from '../sizing';
+import { copiesByFixtures, copiesInZone, kitNeeded } from '../sizing';
+import { clearOf, gapBetween, type Rectangle } from './clear';
+import { layInto } from './laying';
 import type { Plan } from './plan';
+import { holdsOn, isRuledOut } from './restrictions';
+import { adultsIn, kitLeft, overlap, whoLeadsFirst, zonesOfLane } from './room';
 import type { StationWish } from './stations';
-import { adultsIn, overlap, whoLeadsFirst, zonesOfLane } from './room';
-
-const holdsOne = (drill: Drill, zone: Zone, players: number) =>
-	copiesInZone(drill, zone, players) > 0 && copiesByFixtures(drill, zone) > 0;
 
 /** What a station gives a group of `players` in `minutes`; null where the drill does not run with them. */
 export function stationGives(
@@ -20,68 +20,152 @@ export function stationGives(
 	return run.ok ? run.value : null;
 }
 
-/** Drills that a group of `players` can run at a station, the least waiting first. */
+const NO_STATION = new Set(['warm-up', 'cool-down', 'scrimmage']);
+
+/** Drills of the shelf that suit a station, those that groups of `players` wait least in first. */
 function stationDrills({ context }: Plan, players: number, minutes: number): Drill[] {
-	const rated = context.shelf.flatMap((drill) => {
-		const { min, max } = drill.group;
-		const isFor =
-			drill.family !== 'warm-up' && drill.family !== 'cool-down' && drill.family !== 'scrimmage';
-		const gives =
-			isFor && players >= min && players <= max ? stationGives(drill, { players, minutes }) : null;
-		return gives ? [{ drill, wait: gives.share.wait }] : [];
-	});
-	return rated.sort((a, b) => a.wait - b.wait).map(({ drill }) => drill);
+	return context.shelf
+		.filter(({ family }) => !NO_STATION.has(family ?? ''))
+		.flatMap((drill) => {
+			const gives = stationGives(drill, { players, minutes });
+			return gives ? [{ drill, wait: gives.share.wait }] : [];
+		})
+		.sort((a, b) => a.wait - b.wait)
+		.map(({ drill }) => drill);
 }
 
-/**
- * A wish for each of `count` stations: the given drills first, then others of the shelf that fit
- * groups of `players`, of different skills while there are any; each in a zone of its own that
- * holds it, with an adult while there are any. Fewer than `count` where the ground has no more room.
- */
-export function suggestStations(
-	plan: Plan,
-	{
-		first,
-		beside,
-		count,
-		players,
-		minutes
-	}: {
-		first: readonly Drill[];
-		/** Lanes that go on beside the stations: their zones and adults are taken. */
-		beside: readonly Lane[];
-		count: number;
-		players: number;
-		minutes: number;
-	}
-): StationWish[] {
-	const { practice, context } = plan;
-	const adults = practice.adults.filter((id) => !adultsIn(beside).has(id));
-	const used: Zone[] = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
-	const areas = new Set<string>();
-	const wishes: StationWish[] = [];
-	const size = (zone: Zone) => zone.length * zone.width;
-	const zones = context.ground.zones.toSorted((a, b) => size(a) - size(b));
+/** The stations that are asked for, and what goes on beside them. */
+export interface StationsAsked {
+	period: Period;
+	/** Stations that stay as they are where they still run; an earlier one goes before a later one. */
+	kept: readonly StationWish[];
+	/** Drills that are tried first. */
+	first: readonly Drill[];
+	/** Lanes that go on beside the stations: their zones, adults and kit are taken. */
+	beside: readonly Lane[];
+	count: number;
+	/** Who goes through the stations. */
+	players: readonly string[];
+	minutes: number;
+}
 
-	function take(drill: Drill): boolean {
-		const zone = zones.find(
-			(each) => holdsOne(drill, each, players) && !used.some((other) => overlap(other, each))
-		);
-		if (!zone || wishes.length >= count) return false;
-		used.push(zone);
-		for (const area of mainAreas(drill)) areas.add(area);
-		const [leader] = whoLeadsFirst(adults, drill, context);
-		if (leader !== undefined) adults.splice(adults.indexOf(leader), 1);
-		wishes.push({ drill, zoneId: zone.id, adults: leader === undefined ? [] : [leader] });
+/** What is left for one more station, while stations are taken one after the other. */
+class Stock {
+	readonly wishes: StationWish[] = [];
+	private readonly adults: string[];
+	private readonly kit: Map<string, number>;
+	private readonly used: Zone[];
+	private readonly laid: { drill: Drill; at: Rectangle }[] = [];
+	private readonly sizes: { least: number; most: number };
+
+	constructor(
+		private readonly plan: Plan,
+		private readonly asked: StationsAsked
+	) {
+		const { practice, context } = plan;
+		const { beside, count, period, players } = asked;
+		this.adults = practice.adults.filter((id) => !adultsIn(beside).has(id));
+		this.used = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
+		this.kit = new Map(Object.entries(kitLeft(period, beside, { practice, context })));
+		this.sizes = {
+			least: Math.floor(players.length / count),
+			most: Math.ceil(players.length / count)
+		};
+	}
+
+	/** Takes a drill as one more station, in `zoneId` and with `adults` where they are said; false where it cannot run. */
+	take(drill: Drill, wish?: StationWish): boolean {
+		const { context } = this.plan;
+		if (this.wishes.length >= this.asked.count) return false;
+		if (this.wishes.some((own) => own.drill.id === drill.id) || !this.suits(drill)) return false;
+		const zones = wish ? [context.zoneById.get(wish.zoneId)] : this.bySize();
+		const zone = zones.find((each) => each && this.isFree(drill, each));
+		const adults = this.leaders(drill, wish?.adults);
+		if (!zone || !adults || !this.takeKit(drill)) return false;
+		for (const id of adults) this.adults.splice(this.adults.indexOf(id), 1);
+		this.used.push(zone);
+		this.laid.push({ drill, at: layInto(zone, drill, this.sizes.most) });
+		this.wishes.push({ ...wish, drill, zoneId: zone.id, adults });
 		return true;
 	}
 
-	for (const drill of first.slice(0, count)) take(drill);
-	const others = stationDrills(plan, players, minutes).filter(
-		({ id }) => !first.some((own) => own.id === id)
-	);
-	const isNew = (drill: Drill) => !mainAreas(drill).some((area) => areas.has(area));
-	for (const drill of others) if (isNew(drill)) take(drill);
-	for (const drill of others) if (!wishes.some((wish) => wish.drill === drill)) take(drill);
-	return wishes;
+	/** Whether every group can run a drill: by number, by roles, and nobody is kept out of it. */
+	private suits(drill: Drill): boolean {
+		const { practice, context } = this.plan;
+		const { players, count, minutes } = this.asked;
+		const { least, most } = this.sizes;
+		if (least < drill.group.min || most > drill.group.max) return false;
+		if (![least, most].every((size) => stationGives(drill, { players: size, minutes })))
+			return false;
+		const squad = players.flatMap((id) => context.playerById.get(id) ?? []);
+		const plays = (role: string) =>
+			squad.filter(({ unit, positions }) => unit === role || positions?.includes(role)).length;
+		const isKeptOut = squad.some(({ restrictions = [] }) =>
+			restrictions.some(
+				(each) => holdsOn(each, practice.date) && isRuledOut(each, drill, context.limits)
+			)
+		);
+		const needs = drill.needsRole ?? [];
+		return !isKeptOut && needs.every((need) => plays(need.role) >= need.count * count);
+	}
+
+	private bySize(): Zone[] {
+		const size = (zone: Zone) => zone.length * zone.width;
+		return this.plan.context.ground.zones.toSorted((a, b) => size(a) - size(b));
+	}
+
+	/** Whether a zone holds a copy, beside and clear of what is taken. */
+	private isFree(drill: Drill, zone: Zone): boolean {
+		const { limits } = this.plan.context;
+		const players = this.sizes.most;
+		if (copiesInZone(drill, zone, players) === 0 || copiesByFixtures(drill, zone) === 0)
+			return false;
+		if (this.used.some((other) => overlap(other, zone))) return false;
+		const own = layInto(zone, drill, players);
+		return this.laid.every(
+			(other) =>
+				gapBetween(own, other.at) >=
+				Math.max(clearOf(drill, limits), clearOf(other.drill, limits)) - 1e-6
+		);
+	}
+
+	/** The adults that a station takes: those it has, else who leads its skill; null where too few are left. */
+	private leaders(drill: Drill, own: readonly string[] = []): string[] | null {
+		const { team, limits } = this.plan.context;
+		const isYoung = team.ages.from < limits.aloneFromAge;
+		const needed = Math.max(drill.coaches.min + adultPlaces(drill).always, isYoung ? 1 : 0);
+		const kept = own.filter((id) => this.adults.includes(id));
+		const others = whoLeadsFirst(this.adults, drill, this.plan.context).filter(
+			(id) => !kept.includes(id)
+		);
+		const adults = [...kept, ...others.slice(0, Math.max(0, Math.max(needed, 1) - kept.length))];
+		return adults.length >= needed ? adults : null;
+	}
+
+	private takeKit(drill: Drill): boolean {
+		const needs = [...kitNeeded(drill, { copies: 1, players: this.sizes.most })];
+		if (needs.some(([item, count]) => count > (this.kit.get(item) ?? 0) + 1e-9)) return false;
+		for (const [item, count] of needs) this.kit.set(item, (this.kit.get(item) ?? 0) - count);
+		return true;
+	}
+}
+
+/**
+ * A wish for each of `count` stations that its groups can run: those that are kept, then the given drills,
+ * then others of the shelf, of different skills while there are any, none twice; each in a zone of its own
+ * and clear of the others, with an adult while there are any. Fewer than `count` where no more can run.
+ */
+export function suggestStations(plan: Plan, asked: StationsAsked): StationWish[] {
+	const stock = new Stock(plan, asked);
+	for (const wish of asked.kept) stock.take(wish.drill, wish);
+	for (const drill of asked.first) stock.take(drill);
+	const size = Math.ceil(asked.players.length / asked.count);
+	const others = stationDrills(plan, size, asked.minutes);
+	const isNew = (drill: Drill) => {
+		const areas = stock.wishes.flatMap((wish) => mainAreas(wish.drill));
+		return !mainAreas(drill).some((area) => areas.includes(area));
+	};
+	for (const drill of others) if (isNew(drill)) stock.take(drill);
+	for (const drill of others) stock.take(drill);
+	return stock.wishes;
 }

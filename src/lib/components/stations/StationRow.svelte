@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
+	import type { Drill } from '$core/model/drill';
 	import { stationGives, type StationWish } from '$core/practice';
 	import { copiesInZone } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
@@ -13,6 +14,7 @@
 		editor,
 		players,
 		minutes,
+		lacks,
 		onchange
 	}: {
 		wish: StationWish;
@@ -20,6 +22,8 @@
 		editor: PracticeEditor;
 		players: number;
 		minutes: number;
+		/** What does not work here as it is asked for, in sentences. */
+		lacks: readonly string[];
 		onchange: (wish: Partial<StationWish>) => void;
 	} = $props();
 
@@ -28,6 +32,7 @@
 	const shelf = $derived(
 		editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
 	);
+	const runsWith = ({ group }: Drill) => players >= group.min && players <= group.max;
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 	function setDrill(id: string) {
 		const drill = shelf.find((each) => each.id === id);
@@ -44,7 +49,12 @@
 		on:change={(event) => setDrill(value(event))}
 	>
 		{#each shelf as drill (drill.id)}
-			<SelectItem value={drill.id} text="{drill.name} ({drill.group.min}–{drill.group.max})" />
+			<SelectItem
+				value={drill.id}
+				text="{drill.name} ({drill.group.min}–{drill.group.max}){runsWith(drill)
+					? ''
+					: `, not with ${players}`}"
+			/>
 		{/each}
 	</Select>
 	<Select
@@ -77,6 +87,11 @@
 		{#if gives}{turnsWords(gives.reps.mean)}<br />waits {percent(gives.share.wait)}{:else}does not
 			run with {players}{/if}
 	</p>
+	{#if lacks.length > 0}
+		<ul>
+			{#each lacks as lack (lack)}<li class="lack">{lack}</li>{/each}
+		</ul>
+	{/if}
 </li>
 
 <style>
@@ -92,6 +107,17 @@
 		font-size: 13px;
 		line-height: 1.2;
 		padding-bottom: 3px;
+	}
+	ul {
+		grid-column: 1 / -1;
+	}
+	.lack {
+		display: block;
+		border: 0;
+		padding: 2px 0 0;
+		font-size: 13px;
+		line-height: 1.25;
+		color: var(--stop);
 	}
 	.off {
 		color: var(--stop);

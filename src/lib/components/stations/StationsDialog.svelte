@@ -4,8 +4,11 @@
 	import { splitEvenly } from '$core/base';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
+	import { describeFinding, faultsIn } from '$core/checks';
 	import {
+		applyEdit,
 		drillOf,
+		evaluate,
 		isStation,
 		sideLanes,
 		sizeHere,
@@ -41,7 +44,8 @@
 	const age = $derived(editor.context.team.ages.from);
 	const bounds = $derived(slotBounds(age));
 	const beside = $derived(sideLanes(period));
-	const players = $derived(stationPlayers(editor, period).length);
+	const people = $derived(stationPlayers(editor, period));
+	const players = $derived(people.length);
 	const own = $derived(
 		period.lanes
 			.filter((lane) => !period.slots || isStation(period, lane))
@@ -79,16 +83,16 @@
 		const best = sizing?.output.best;
 		const copies = best == null ? 4 : (sizing?.output.options[best].copies ?? 4);
 		const most = mostStations(period.minutes, { age, moveSeconds: 30 });
-		return suggest(Math.min(6, most, Math.max(2, copies)), own);
+		return suggest(Math.min(6, most, Math.max(2, copies)), { first: own });
 	}
-	function suggest(count: number, first: readonly Drill[]): StationWish[] {
-		const group = Math.ceil(players / count);
+	function suggest(
+		count: number,
+		{ kept = [], first = [] }: { kept?: readonly StationWish[]; first?: readonly Drill[] }
+	): StationWish[] {
+		const minutes = period.minutes / count;
 		return suggestStations(editor, {
-			first: first.slice(0, count),
-			beside,
-			count,
-			players: group,
-			minutes: period.minutes / count
+			...{ period, kept, first, beside, count },
+			...{ players: people, minutes }
 		});
 	}
 
@@ -97,21 +101,40 @@
 	const seconds = $derived(slotSeconds(period.minutes, { slots: Math.max(1, count), moveSeconds }));
 	const clock = $derived(`${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`);
 	const canApply = $derived(count >= 2 && seconds >= 60 && players >= count);
+	/** What the number of stations came to where it is not what was asked for. */
+	let said = $state('');
+
+	const edit = $derived(
+		canApply ? splitIntoStations(editor, { period, wishes, sizes, moveSeconds }) : null
+	);
+	/** What each station would lack, in words, in their order: as the board would say it afterwards. */
+	const lacks = $derived.by((): string[][] => {
+		const applied = edit && applyEdit(editor.practice, edit);
+		if (!edit || !applied?.ok) return wishes.map(() => []);
+		const evaluation = evaluate(applied.value.practice, editor.context, editor.evaluation);
+		const parts = faultsIn(evaluation).flatMap((fault) => fault.parts);
+		return wishes.map((_, index) => {
+			const own = edit.lanes[index].blocks.map(({ id }) => id);
+			return parts
+				.filter(({ severity, at }) => severity !== 'hint' && own.includes(at.block ?? ''))
+				.map((part) => describeFinding(part, evaluation));
+		});
+	});
 
 	function change(index: number, wish: Partial<StationWish>) {
 		wishes = wishes.map((each, place) => (place === index ? { ...each, ...wish } : each));
 	}
 	function setCount(next: number) {
-		const kept = wishes.slice(0, next);
-		const more = suggest(
-			next,
-			kept.map(({ drill }) => drill)
-		).slice(kept.length);
-		wishes = [...kept, ...more];
+		const found = suggest(next, { kept: wishes.slice(0, next) });
+		said =
+			found.length < next
+				? `No more than ${found.length} of ${next} stations can run with these groups, adults, zones and kit.`
+				: '';
+		if (found.length >= 2) wishes = found;
 	}
 	function apply() {
-		if (!canApply) return;
-		onapply(splitIntoStations(editor, { period, wishes, sizes, moveSeconds }));
+		if (!edit) return;
+		onapply(edit);
 		onclose();
 	}
 </script>
@@ -172,6 +195,7 @@
 					on:change={(event) => setCount(Math.min(8, Math.max(2, event.detail ?? 2)))}
 				/>
 			</div>
+			{#if said}<p class="fault" role="status">{w(said)}</p>{/if}
 			<ol>
 				{#each wishes as wish, index (index)}
 					<StationRow
@@ -180,6 +204,7 @@
 						{editor}
 						players={sizes[0]}
 						minutes={seconds / 60}
+						lacks={lacks[index]}
 						onchange={(next) => change(index, next)}
 					/>
 				{/each}

@@ -1,7 +1,10 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
 import type { Limits, Player, Restriction } from '../model/team';
-import { drillOf, isStation, rungsRun, type Plan } from '../practice';
+import { drillOf } from './context';
+import type { Plan } from './plan';
+import { isStation } from './schedule';
+import { rungsRun } from './steps';
 
 /** Whether a restriction holds on a day: its first and its last day count, and the day it is cleared on does not. */
 export const holdsOn = (
@@ -13,7 +16,7 @@ export const holdsOn = (
 	(!cleared || date < cleared.on);
 
 /** Whether a drill is one that a restriction keeps players out of: contact, a live opponent, or running. */
-function isRuledOut(
+export function isRuledOut(
 	{ from }: Restriction,
 	{ contact, live, spots, effort }: Drill,
 	{ restrictedContact, restrictedEffort }: Limits
