@@ -125,7 +125,7 @@ describe('the demo', () => {
 					...[team.padEnd(14), drill.name.padEnd(20), main.padEnd(14)],
 					`${ideal}`.padStart(3),
 					`${Math.round(turns)}`.padStart(4),
-					`${Math.round(wait * 100)} %`.padStart(5) + rest.padEnd(6),
+					`${Math.round(wait * 100)}%`.padStart(5) + rest.padEnd(6),
 					`${drill.rungs.length}`.padStart(2)
 				].join(' ');
 			})
@@ -200,7 +200,7 @@ describe('the demo', () => {
 					expect(named.filter((area) => !known.has(area))).toEqual([]);
 				});
 
-				test('keeps waiting within 60 % at its ideal number, unless it rests by design', () => {
+				test('keeps waiting within 60% at its ideal number, unless it rests by design', () => {
 					const run = simulate({ drill, players: drill.group.ideal, minutes: 12 });
 					const wait = run.ok ? run.value.share.wait : 1;
 					if (!drill.restByDesign) expect(wait).toBeLessThanOrEqual(0.6);

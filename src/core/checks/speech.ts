@@ -5,7 +5,7 @@ import { kept, wordingOf } from '../words';
 /** The practice that is spoken of, and its surroundings. */
 export type Plan = Pick<Evaluation, 'practice' | 'context'>;
 
-export const percent = (share: unknown) => `${Math.round(Number(share) * 100)} %`;
+export const percent = (share: unknown) => `${Math.round(Number(share) * 100)}%`;
 export const minutes = (count: number) => (count === 1 ? '1 minute' : `${count} minutes`);
 
 /** Names with commas between; of more than three the first two. */

@@ -6,7 +6,7 @@ import { idsIn } from './find';
 import { idMaker } from './ids';
 import type { Plan } from './plan';
 import { roomFor } from './room';
-import { chosenSize, groupAbout, sizeHere } from './sizeHere';
+import { chosenSize, groupAbout, NEW_STOP_SHARE, sizeHere } from './sizeHere';
 
 /** Ideal, least and most minutes of a new period around the minutes asked for. */
 function minutesAround(minutes: number) {
@@ -74,7 +74,7 @@ export function periodFromDrill(
 		climb: [{ minutes }],
 		minutes,
 		copies,
-		stopShare: 0.1
+		stopShare: NEW_STOP_SHARE
 	};
 	const lane = { id: makeId(`${id}.l`), zoneIds: zoneIdsOf(copies), blocks: [block] };
 	return { ...period, ...(groups.length > 0 && { groups }), lanes: [lane] };

@@ -18,9 +18,32 @@ export interface Sizing {
 /** The number of players a group of the drill has at best, of those there. */
 export const groupAbout = (drill: Drill, players: number) => Math.min(players, drill.group.ideal);
 
+/** The share of a new block for which the coach stops it to talk. */
+export const NEW_STOP_SHARE = 0.1;
+
+/** The share of a block that its drill runs: what explaining and the coach's stops leave of it. */
+function runningShare(
+	{ explainSeconds = 0 }: Drill,
+	{ minutes, stopShare }: { minutes: number; stopShare: number }
+): number {
+	const explained = Math.min(0.9, explainSeconds / (minutes * 60));
+	return (1 - explained) * (1 - stopShare);
+}
+
+/** Sizes with shares of the whole time of a block, as the board says them, not of the running time alone. */
+function ofWholeTime({ options, best }: SizeOutput, running: number): SizeOutput {
+	const whole = ({ active, help, wait }: SizeOption['share']) => ({
+		active: active * running,
+		help: help * running,
+		wait: wait * running
+	});
+	return { options: options.map((option) => ({ ...option, share: whole(option.share) })), best };
+}
+
 /**
  * How many copies of a drill a period can hold for `players`, what each gives, and what blocks it,
- * from the zones, adults and kit that `beside` leaves. Fails as `size` does.
+ * from the zones, adults and kit that `beside` leaves; turns and shares are those of a block of so many
+ * minutes, explanation and stops taken off. Fails as `size` does.
  */
 export function sizeHere(
 	{ practice, context }: Plan,
@@ -30,7 +53,8 @@ export function sizeHere(
 		rung,
 		players,
 		minutes,
-		beside
+		beside,
+		stopShare = NEW_STOP_SHARE
 	}: {
 		period: Period;
 		drill: Drill;
@@ -38,14 +62,20 @@ export function sizeHere(
 		players: number;
 		minutes: number;
 		beside: readonly Lane[];
+		/** Share of the block for which the coach stops it; that of a new block where it is not said. */
+		stopShare?: number;
 	}
 ): Outcome<Sizing> {
 	const resolved = resolveDrill(drill, rung);
 	if (!resolved.ok) return resolved;
 	const about = groupAbout(resolved.value, players);
 	const room = roomFor(resolved.value, { practice, period, beside, context, players: about });
-	const output = size({ drill, rung, players, minutes, limits: limitsOf(room) });
-	return output.ok ? ok({ output: output.value, room }) : output;
+	const running = runningShare(drill, { minutes, stopShare });
+	const output = size({
+		...{ drill, rung, players, limits: limitsOf(room) },
+		minutes: minutes * running
+	});
+	return output.ok ? ok({ output: ofWholeTime(output.value, running), room }) : output;
 }
 
 const TOGETHER = new Set(['warm-up', 'cool-down', 'scrimmage']);
@@ -83,6 +113,7 @@ export function sizeLane(
 		rung: block.climb[0].rung,
 		players: players.length,
 		minutes: block.minutes,
+		stopShare: block.stopShare,
 		beside: period.lanes.filter((other) => other !== lane)
 	});
 	return sized.ok ? { drill, sizing: sized.value, players } : null;

@@ -94,7 +94,8 @@ function summarize(sizes: readonly number[], runs: readonly SimulateOutput[]) {
 	return {
 		reps: {
 			min: Math.min(...runs.map(({ reps }) => reps.min)),
-			mean: weighted((r) => r.reps.mean)
+			mean: weighted((r) => r.reps.mean),
+			max: Math.max(...runs.map(({ reps }) => reps.max))
 		},
 		share: {
 			active: weighted((run) => run.share.active),

@@ -56,7 +56,8 @@ export const SizeOption = Type.Object(
 		sizes: Type.Array(Type.Number()),
 		/** Adults on `either` spots of each copy. */
 		adultsAt: Type.Number(),
-		reps: Type.Object({ min: Type.Number(), mean: Type.Number() }, closed),
+		/** Turns of a player: least, mean and most over the copies. */
+		reps: Type.Object({ min: Type.Number(), mean: Type.Number(), max: Type.Number() }, closed),
 		share: Type.Object({ active: Type.Number(), help: Type.Number(), wait: Type.Number() }, closed),
 		/** Empty where nothing stands in the way. */
 		blockedBy: Type.Array(Block),

@@ -62,7 +62,7 @@
 		if (!given) return '';
 		const turns = Math.round(given.turns.mean);
 		const waits = Math.round(given.waitShare * 100);
-		return w(`It balances. With ${ideal}: ${turns} turns in ${MINUTES} min, waits ${waits} %.`);
+		return w(`It balances. With ${ideal}: ${turns} turns in ${MINUTES} min, waits ${waits}%.`);
 	});
 	/** Ctrl or Cmd with Z, where no letters are typed: those the browser takes back itself. */
 	function stepByKey(event: KeyboardEvent) {

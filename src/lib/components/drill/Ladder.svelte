@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
 	import { useWording } from '../page/wording.svelte';
-	import { percent } from '../tape/words';
+	import { percent, turnsWords } from '../tape/words';
 	import { ladderNumbers, type Given } from './numbers';
 
 	/** The rungs of a drill: what changes, and what that does to the numbers. */
@@ -24,7 +24,7 @@
 		const more = base ? turns - Math.round(base.turns.mean) : 0;
 		const change = more === 0 ? '' : ` (${more > 0 ? '+' : '−'}${Math.abs(more)})`;
 		const others = given.players === players ? '' : ` with ${given.players}`;
-		return w(`${turns} turns${change} · waits ${percent(given.waitShare)}${others}`);
+		return w(`${turnsWords(given.turns)}${change} · waits ${percent(given.waitShare)}${others}`);
 	}
 </script>
 

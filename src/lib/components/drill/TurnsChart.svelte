@@ -2,7 +2,7 @@
 	import { max } from 'd3-array';
 	import { scaleBand, scaleLinear } from 'd3-scale';
 	import { useWording } from '../page/wording.svelte';
-	import { percent } from '../tape/words';
+	import { percent, turnsWords } from '../tape/words';
 	import type { Given } from './numbers';
 
 	/** Turns and waiting by the number of players of a copy: a bar a number, its hatched part the waiting. */
@@ -40,7 +40,7 @@
 		min === max ? `${min} turns each` : `${min} to ${max} turns each`;
 	const words = ({ turns, waitShare, longestWaitSeconds }: Given) =>
 		w(
-			`${Math.round(turns.mean)} turns each · waits ${percent(waitShare)}, up to ${Math.round(longestWaitSeconds)} s at a stretch`
+			`${turnsWords(turns)} each · waits ${percent(waitShare)}, up to ${Math.round(longestWaitSeconds)} s at a stretch`
 		);
 </script>
 

@@ -2,6 +2,7 @@
 	import type { Drill } from '$core/model/drill';
 	import type { Sizing } from '$core/practice';
 	import type { SizeOption } from '$core/sizing';
+	import { turnsWords } from '../tape/words';
 	import { blockWordsOf } from './blocks';
 	import { useWording } from '../page/wording.svelte';
 
@@ -21,7 +22,7 @@
 
 	const w = useWording();
 	const { options, best } = $derived(sizing.output);
-	const percent = (share: number) => `${Math.round(share * 100)} %`;
+	const percent = (share: number) => `${Math.round(share * 100)}%`;
 	const reasons = (option: SizeOption) =>
 		w(option.blockedBy.map((block) => blockWordsOf(block, option, drill, sizing.room)).join('; '));
 </script>
@@ -37,8 +38,7 @@
 			>
 				<strong>{option.copies} × {[...new Set(option.sizes)].join('/')}</strong>
 				<span>
-					{Math.round(option.reps.mean)}
-					{w('turns · waits')}
+					{w(`${turnsWords(option.reps)} · waits`)}
 					{percent(option.share.wait)}
 					{#if option.adultsAt > 0}{w('· an adult feeds')}{/if}
 				</span>

@@ -1,5 +1,6 @@
 import type { SizeOption } from '$core/sizing';
 import { chosenSize } from '$core/practice';
+import { turnsWords } from '../tape/words';
 import { blockWordsOf } from '../inspector/blocks';
 import type { Fit } from './fits';
 
@@ -23,5 +24,5 @@ export function betterWords({ drill, sizing }: Fit): string {
 	if (!better) return '';
 	const missing = better.blockedBy.map((block) => blockWordsOf(block, better, drill, room));
 	const many = better.copies === 1 ? '1 copy' : `${better.copies} copies`;
-	return `${many} would give ${Math.round(better.reps.mean)} turns: ${missing.join(', ')}`;
+	return `${many} would give ${turnsWords(better.reps)}: ${missing.join(', ')}`;
 }

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
+import { evaluate, periodFromDrill, sizeLane } from '../../../core/practice';
+import { blockWords, percent, turnsWords } from '../tape/words';
 import { fitOf, matches } from './fits';
 
 const context = demoContext();
@@ -13,7 +15,7 @@ const drill = (id: string) => {
 describe('how a drill fits', () => {
 	test('is said with copies, turns and waiting', () => {
 		const { words, score } = fitOf({ practice, context }, drill('two-touch-squares'), 12);
-		expect(words).toMatch(/^5 copies of 5 or 4 · \d+ turns · waits \d+ %$/);
+		expect(words).toMatch(/^5 copies of 5 or 4 · (\d+ to )?\d+ turns · waits \d+%$/);
 		expect(score).toBeGreaterThan(0);
 	});
 
@@ -47,4 +49,27 @@ test('a drill is found by words of its name, summary, family and skills, accents
 	expect(matches(drill('channel-duel'), 'overlóad duel')).toBe(true);
 	expect(matches(drill('channel-duel'), 'keeper')).toBe(false);
 	expect(matches(drill('channel-duel'), '')).toBe(true);
+});
+
+test('the shelf, the list of copies and the panel say the same turns and waiting of the same drill', () => {
+	for (const id of ['two-touch-squares', 'press-in-pairs', 'turn-and-switch', 'rebound-rally']) {
+		const plan = { practice, context };
+		const period = periodFromDrill(plan, { drill: drill(id), id: 'p', minutes: 12 });
+		if (!period) throw new Error(id);
+		const added = { ...practice, periods: [period] };
+		const [{ run }] = evaluate(added, context).runs;
+		const figures = evaluate(added, context).figures.blocks.get(run.block.id);
+		const said = blockWords(figures).replace(/^.*? · /, '');
+		expect(fitOf(plan, drill(id), 12).words).toContain(said);
+		const sized = sizeLane(
+			{ practice: added, context },
+			{ period, lane: run.lane, block: run.block }
+		);
+		const option = sized?.sizing.output.options.find(
+			({ copies, adultsAt }) => copies === run.block.copies.length && adultsAt === 0
+		);
+		expect(
+			`${turnsWords(option?.reps ?? { min: 0, max: 0 })} · waits ${percent(option?.share.wait ?? 0)}`
+		).toBe(said);
+	}
 });

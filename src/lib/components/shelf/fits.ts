@@ -1,6 +1,7 @@
 import type { Drill } from '$core/model/drill';
 import type { SizeOption } from '$core/sizing';
 import { blockWordsOf } from '../inspector/blocks';
+import { turnsWords } from '../tape/words';
 import type { Period } from '$core/model/practice';
 import { chosenSize, sizeHere, type Plan, type Sizing } from '$core/practice';
 
@@ -14,7 +15,7 @@ export interface Fit {
 	score: number;
 }
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
+const percent = (share: number) => `${Math.round(share * 100)}%`;
 
 /** An empty period, to ask what a drill could have on the whole ground. */
 export const EMPTY_PERIOD: Period = {
@@ -54,7 +55,7 @@ export function fitOf(
 	const { copies, sizes, reps, share } = chosen;
 	const many = copies === 1 ? '1 copy' : `${copies} copies`;
 	const within = saysMinutes ? ` in ${minutes} min` : '';
-	const words = `${many} of ${sizesOf(sizes)} · ${Math.round(reps.mean)} turns${within} · waits ${percent(share.wait)}`;
+	const words = `${many} of ${sizesOf(sizes)} · ${turnsWords(reps)}${within} · waits ${percent(share.wait)}`;
 	const isLast = drill.family === 'cool-down';
 	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
 }

@@ -84,8 +84,8 @@
 		{/each}
 	</Select>
 	<p class:off={!gives}>
-		{#if gives}{turnsWords(gives.reps.mean)}<br />waits {percent(gives.share.wait)}{:else}does not
-			run with {players}{/if}
+		{#if gives}{turnsWords(gives.reps)}<br />waits {percent(gives.share.wait)}{:else}does not run
+			with {players}{/if}
 	</p>
 	{#if lacks.length > 0}
 		<ul>

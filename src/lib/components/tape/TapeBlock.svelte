@@ -37,7 +37,7 @@
 	const w = useWording();
 	const [run] = $derived(block.runs);
 	const name = $derived(run.drill?.name ?? run.period.name);
-	const turns = $derived(figures?.turns ? turnsWords(figures.turns.mean) : '');
+	const turns = $derived(figures?.turns ? turnsWords(figures.turns) : '');
 	const adults = $derived(
 		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
 	);

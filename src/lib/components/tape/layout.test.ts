@@ -80,10 +80,13 @@ test('clock time runs on over midnight', () => {
 });
 
 test('numbers carry their words', () => {
-	expect(percent(0.505)).toBe('51 %');
-	expect([turnsWords(0.6), turnsWords(13.4)]).toEqual(['1 turn', '13 turns']);
+	expect(percent(0.505)).toBe('51%');
+	expect([turnsWords({ min: 1, max: 1 }), turnsWords({ min: 0, max: 24 })]).toEqual([
+		'1 turn',
+		'0 to 24 turns'
+	]);
 	expect([sizesWords([6, 5]), sizesWords([8, 7, 5])]).toEqual(['6 or 5', '5 to 8']);
 	const figures = evaluation.figures.blocks.get('press');
-	expect(blockWords(figures)).toMatch(/^5 · \d+ turns · waits \d+ %$/);
+	expect(blockWords(figures)).toMatch(/^5 · (\d+ to )?\d+ turns · waits \d+%$/);
 	expect(blockWords(undefined)).toBe('');
 });

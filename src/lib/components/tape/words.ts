@@ -1,12 +1,13 @@
 import type { BlockFigures } from '$core/practice';
 
-/** A share as whole percent, `38 %`. */
-export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+/** A share as whole percent, `38%`. */
+export const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
-/** Turns as a coach says them: `13 turns`, `1 turn`, `none`. */
-export function turnsWords(turns: number): string {
-	const whole = Math.round(turns);
-	return whole === 1 ? '1 turn' : `${whole} turns`;
+/** Turns of a player as a coach says them: `13 turns`, `1 turn`, or `0 to 24 turns` where some get more. */
+export function turnsWords({ min, max }: { min: number; max: number }): string {
+	const [least, most] = [Math.round(min), Math.round(max)];
+	if (least !== most) return `${least} to ${most} turns`;
+	return most === 1 ? '1 turn' : `${most} turns`;
 }
 
 /** Group sizes, largest first: `6 or 5`. */
@@ -19,5 +20,5 @@ export function blockWords(figures: BlockFigures | undefined): string {
 	if (!figures) return '';
 	const sizes = sizesWords(figures.sizes);
 	if (!figures.turns) return sizes;
-	return `${sizes} · ${turnsWords(figures.turns.mean)} · waits ${percent(figures.waitShare)}`;
+	return `${sizes} · ${turnsWords(figures.turns)} · waits ${percent(figures.waitShare)}`;
 }

@@ -12,7 +12,7 @@
 	import Uses from '$lib/components/drill/Uses.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
-	import { percent } from '$lib/components/tape/words';
+	import { percent, turnsWords } from '$lib/components/tape/words';
 	import { EMPTY_PERIOD, fitOf } from '$lib/components/shelf/fits';
 	import type { PageData } from './$types';
 
@@ -47,7 +47,7 @@
 		[true, false].map((isAdult) => {
 			const gives = givenWith(drill, players, { ...asked, adults: isAdult ? spotsOfEither : 0 });
 			const words = gives
-				? `${Math.round(gives.turns.mean)} turns, waits ${percent(gives.waitShare)}`
+				? `${turnsWords(gives.turns)}, waits ${percent(gives.waitShare)}`
 				: 'does not run so';
 			return { isAdult, name: isAdult ? 'an adult' : 'players in turn', words };
 		})

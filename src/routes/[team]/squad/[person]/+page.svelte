@@ -169,10 +169,7 @@
 				<Button
 					kind="tertiary"
 					on:click={() =>
-						(restrictions = [
-							...restrictions,
-							{ from: 'contact', since: data.today, setBy: '' }
-						])}
+						(restrictions = [...restrictions, { from: 'contact', since: data.today, setBy: '' }])}
 					>Add a restriction</Button
 				>
 			</div>
