@@ -198,6 +198,8 @@ function editWords(edit: Edit, plan: Plan): string {
 				return `${edit.set.locked ? 'Lock' : 'Unlock'} the minutes of ${names.period(edit.period)}`;
 			if (edit.set.name !== undefined)
 				return `Call ${names.period(edit.period)} "${kept(edit.set.name)}"`;
+			if (edit.set.note !== undefined)
+				return `${edit.set.note ? 'Note on' : 'Take the note off'} ${names.period(edit.period)}`;
 			return `Change ${names.period(edit.period)}`;
 		case 'set-minutes': {
 			const changed = Object.entries(edit.periods);

@@ -133,6 +133,8 @@ export const Period = Type.Object(
 		slots: Type.Optional(Type.Array(Slot, { maxItems: MOST.slots })),
 		moveSeconds: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
 		adultsMove: Type.Optional(Type.Enum(['stay', 'travel'])),
+		/** What the coach wants to remember of it. */
+		note: Type.Optional(Text),
 		lanes: Type.Array(Lane, { maxItems: MOST.lanes })
 	},
 	closed

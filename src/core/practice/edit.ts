@@ -55,7 +55,8 @@ const SetPeriod = Type.Object(
 				max: Type.Optional(Minutes),
 				locked: orNone(Type.Boolean()),
 				moveSeconds: orNone(Type.Integer({ minimum: 0, maximum: 600 })),
-				adultsMove: orNone(Type.Enum(['stay', 'travel']))
+				adultsMove: orNone(Type.Enum(['stay', 'travel'])),
+				note: orNone(Text)
 			},
 			closed
 		)

@@ -1,7 +1,7 @@
 import { splitEvenly } from '../base';
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
-import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
 import {
 	applyEdit,
 	evaluate,
@@ -220,4 +220,27 @@ describe('where everyone stands', () => {
 			expect(corner.y + size.width).toBeLessThanOrEqual(zone.y + zone.width + 0.01);
 		}
 	});
+});
+
+test('nobody who runs or waits in a drill stands outside its zone', () => {
+	for (const team of demoTeams()) {
+		const around = demoContext(team);
+		const each = evaluate(demoPractices(team)[1], around);
+		for (let second = 30; second < each.seconds; second += 95)
+			for (const { x, y, zone: id, spot, person } of standingsAt(each, second)) {
+				const zone = spot && around.zoneById.get(id ?? '');
+				if (!zone) continue;
+				const out = Math.max(
+					...[zone.x - x, x - zone.x - zone.length],
+					...[zone.y - y, y - zone.y - zone.width]
+				);
+				expect([team, second, person, spot, out <= 0.5]).toEqual([
+					team,
+					second,
+					person,
+					spot,
+					true
+				]);
+			}
+	}
 });

@@ -36,6 +36,12 @@ export interface Figures {
 	turns: Spread;
 }
 
+/** Those expected who are in no block of the whole practice, in the order of the practice. */
+export function playersNowhere(practice: Practice, runs: readonly PlayedRun[]): string[] {
+	const placed = new Set(runs.flatMap(({ run }) => run.players));
+	return practice.expected.filter((id) => !placed.has(id));
+}
+
 /** Least, mean and most; zeros for nobody. */
 export function spreadOf(values: readonly number[]): Spread {
 	if (values.length === 0) return { min: 0, mean: 0, max: 0 };

@@ -7,7 +7,13 @@ export { LIMIT_FACTS, type LimitFact } from './limitFacts';
 export { DEFAULT_LIMITS, drillOf, toContext, toShelf, type Context } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
-export { spreadOf, type BlockFigures, type Figures, type PlayerFigures } from './figures';
+export {
+	playersNowhere,
+	spreadOf,
+	type BlockFigures,
+	type Figures,
+	type PlayerFigures
+} from './figures';
 export { blocksOf, findBlock, findPeriod, idsIn, type Found } from './find';
 export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';

@@ -1,7 +1,7 @@
 import type { Ground, Zone } from '../model/team';
 import type { Group } from '../model/practice';
 import type { Evaluation } from './evaluate';
-import { laidCopies, pointAlong, wayFrom, type Point } from './laying';
+import { laidCopies, pointAlong, wayFrom, type Point, type LaidCopy } from './laying';
 import type { Interval, State, Track } from './timelineShapes';
 
 /** Where one person stands at a second. */
@@ -100,6 +100,34 @@ function lineFrom(
 	return { x: way.x * step, y: way.y * step };
 }
 
+/**
+ * The place of one of several who hold a spot together: side by side around it, as wide apart as the ground
+ * of the copy lets them be, and all of them within it.
+ */
+function besideOthers(
+	point: Point,
+	{ corner, size, zone }: LaidCopy,
+	{ index, people, metres }: { index: number; people: number; metres: number }
+): Point {
+	if (people === 1) return point;
+	const across = Math.ceil(Math.sqrt(people));
+	const down = Math.ceil(people / across);
+	const room = (own: number, count: number) => Math.min(metres * 2.2, own / count);
+	const inside = (at: number, from: number, length: number, extent: number) =>
+		Math.min(from + length - extent / 2, Math.max(from + extent / 2, at));
+	const along = { step: room(size.length, across), place: (index % across) - (across - 1) / 2 };
+	const side = { step: room(size.width, down), place: Math.floor(index / across) - (down - 1) / 2 };
+	// Ground that is larger than its zone is not stood on.
+	const left = Math.max(corner.x, zone.x);
+	const top = Math.max(corner.y, zone.y);
+	const length = Math.min(size.length, zone.length);
+	const width = Math.min(size.width, zone.width);
+	return {
+		x: inside(point.x, left, length, along.step * across) + along.place * along.step,
+		y: inside(point.y, top, width, side.step * down) + side.place * side.step
+	};
+}
+
 /** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
 export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
 	const { context, players, windows, practice } = evaluation;
@@ -114,9 +142,11 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		intervalAt(players.get(person) ?? [], second)
 	);
 	const inLine = new Map<string, number>();
+	const onSpot = new Map<string, number>();
 	const inHuddle = new Map<string, number>();
 	for (const at of tracksNow) {
 		if (at?.state === 'wait' && at.spot) countOne(inLine, lineKey(at));
+		else if (at?.spot) countOne(onSpot, lineKey(at));
 		else if (at?.place && !at.spot && at.state !== 'move') countOne(inHuddle, at.place);
 	}
 	const counts = new Map<string, number>();
@@ -137,7 +167,8 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 			if (!waits) {
 				const share = (second - at.fromSecond) / (at.toSecond - at.fromSecond);
 				const point = pointAlong(wayFrom(copy, at.spot as string), share);
-				return { x: point.x, y: point.y + metres * index };
+				const people = onSpot.get(lineKey(at)) ?? 1;
+				return besideOthers(point, copy, { index, people, metres });
 			}
 			const line = lineFrom(spot, copy.zone, {
 				players: inLine.get(lineKey(at)) ?? 1,

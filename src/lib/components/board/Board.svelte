@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onMount, untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import { nanoid } from 'nanoid';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
@@ -22,6 +22,7 @@
 	import RotationDialog from '$lib/components/rotation/RotationDialog.svelte';
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
+	import { SHELF_MINUTES } from '$lib/components/shelf/fits';
 	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
 	import Strip from '$lib/components/strip/Strip.svelte';
 	import Tape from '$lib/components/tape/Tape.svelte';
@@ -92,6 +93,18 @@
 		},
 		leave: () => {}
 	};
+	// A dialog that closes gives the focus back to what opened it.
+	let opener: HTMLElement | null = null;
+	$effect.pre(() => {
+		const isOpen = view.dialog !== null;
+		if (isOpen) opener ??= document.activeElement as HTMLElement | null;
+		else if (opener) {
+			const back = opener;
+			opener = null;
+			void tick().then(() => back.isConnected && back.focus());
+		}
+	});
+
 	const apply = (edit: Edit) => tell(editor.apply(edit));
 	function tell(failure: EditFailure | null) {
 		view.said = failure ? `That cannot be done: ${failure}` : '';
@@ -99,7 +112,7 @@
 	}
 	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;
 	function addDrill(drill: Drill) {
-		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: 10 });
+		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: SHELF_MINUTES });
 		if (!added) {
 			view.said = `${editor.w('No zone of this ground holds')} ${drill.name}.`;
 			return;
@@ -153,7 +166,7 @@
 		<Conflicts {editor} onsettle={(...choice) => tell(editor.settle(...choice))} />
 	</div>
 	<main>
-		<div class="left">
+		<div class="left" class:open={period && view.panel === 'period'}>
 			{#if period && view.panel === 'period'}
 				<Inspector {editor} {view} {period} onapply={apply} />
 			{:else}
@@ -317,6 +330,16 @@
 			max-height: 420px;
 			display: grid;
 			order: 2;
+		}
+		/* What is selected opens over the foot of the page: its panel would lie below the fold. */
+		.left.open {
+			position: fixed;
+			inset: auto 0 0;
+			z-index: 20;
+			max-height: 58dvh;
+			background: var(--chalk);
+			border-top: 2px solid var(--ink);
+			box-shadow: 0 -6px 18px rgb(29 37 40 / 22%);
 		}
 		.right {
 			border-left: 0;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { describeFinding, type Fault } from '$core/checks';
-	import type { Edit, Evaluation } from '$core/practice';
+	import { playersNowhere, type Edit, type Evaluation } from '$core/practice';
 	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
 	import { useWording } from '../page/wording.svelte';
@@ -22,10 +22,11 @@
 	} = $props();
 
 	const w = useWording();
+	const nowhere = $derived(playersNowhere(evaluation.practice, evaluation.runs));
 	const isEmpty = $derived(evaluation.practice.periods.length === 0);
 </script>
 
-<section aria-label="To fix">
+<section id="to-fix" tabindex="-1" aria-label="To fix">
 	<h2>{findings.length === 0 ? 'Nothing to fix' : `To fix: ${findings.length}`}</h2>
 	{#if isEmpty}
 		<p class="calm">
@@ -33,6 +34,12 @@
 		</p>
 	{:else if findings.length === 0}
 		<p class="calm">Everyone has a place, the time is right, and nobody waits too long.</p>
+	{/if}
+	{#if nowhere.length > 0 && !isEmpty}
+		<p class="nowhere">
+			<strong>{w('In no part of it:')}</strong>
+			{nowhere.map((id) => evaluation.context.playerById.get(id)?.name ?? id).join(', ')}
+		</p>
 	{/if}
 	<ul>
 		{#each findings as finding, index (index)}
@@ -86,6 +93,11 @@
 		flex-wrap: wrap;
 		gap: 0 16px;
 		min-height: 20px;
+	}
+	.nowhere {
+		padding: 4px 0;
+		line-height: 1.3;
+		border-bottom: 1px solid var(--rule);
 	}
 	.calm {
 		color: var(--ink-soft);

@@ -1,5 +1,12 @@
 <script lang="ts">
-	import { Button, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import {
+		Button,
+		NumberInput,
+		Select,
+		SelectItem,
+		TextArea,
+		TextInput
+	} from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
 	import { findBlock, mergeWithNext, movingGroups, setMinutes, type Edit } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
@@ -32,6 +39,7 @@
 	// What is typed stays until the period itself changes.
 	let minutes: number | null = $derived(period.minutes);
 	let name = $derived(period.name);
+	let note = $derived(period.note ?? '');
 	const found = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const periods = $derived(editor.practice.periods);
 	const index = $derived(periods.findIndex(({ id }) => id === period.id));
@@ -48,6 +56,11 @@
 		const after = step < 0 ? periods[index - 2]?.id : periods[index + 1]?.id;
 		onapply({ type: 'move-period', period: period.id, after: after ?? null });
 	}
+	function setNote(typed: string) {
+		const trimmed = typed.trim();
+		if (trimmed !== (period.note ?? ''))
+			onapply({ type: 'set-period', period: period.id, set: { note: trimmed || null } });
+	}
 	function rename(typed: string) {
 		const trimmed = typed.trim();
 		if (trimmed && trimmed !== period.name)
@@ -58,7 +71,10 @@
 <section aria-label={w('Selected period')}>
 	<header>
 		<h2>{period.name}</h2>
-		<button class="link" onclick={() => (view.panel = 'shelf')}>{w('Shelf')}</button>
+		<span>
+			<button class="link" onclick={() => (view.panel = 'shelf')}>{w('Shelf')}</button>
+			<button class="link close" onclick={() => view.select(null)}>Close</button>
+		</span>
 	</header>
 	<div class="scroll">
 		<div class="row">
@@ -133,6 +149,14 @@
 			bind:value={name}
 			on:change={(event) => rename(String(event.detail ?? ''))}
 		/>
+		<TextArea
+			id="period-note"
+			rows={2}
+			maxlength={2000}
+			labelText="Notes"
+			bind:value={note}
+			on:change={() => setNote(note)}
+		/>
 		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
 			<Select
 				id="block-of-period"
@@ -184,6 +208,15 @@
 		align-content: start;
 		gap: 10px;
 		padding: 4px 2px 8px;
+	}
+	.close {
+		display: none;
+	}
+	@media (max-width: 1000px) {
+		.close {
+			display: inline;
+			margin-left: 14px;
+		}
 	}
 	.row {
 		display: grid;

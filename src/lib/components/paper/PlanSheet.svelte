@@ -1,6 +1,7 @@
 <script lang="ts">
-	import type { Evaluation } from '$core/practice';
+	import { playersNowhere, type Evaluation } from '$core/practice';
 	import Bib from '../bib/Bib.svelte';
+	import LineupTable from '../lineup/LineupTable.svelte';
 	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
 	import { dayWords } from '../ui/dates';
@@ -24,10 +25,14 @@
 		Math.max(1, rows.reduce((sum, { blocks }) => sum + 1 + blocks.length, 0) + grouped.length * 3)
 	);
 	const isDense = $derived(length > 34);
-	const rungOf = (block: (typeof rows)[number]['blocks'][number]) =>
-		block.block.climb
-			.map(({ rung }) => block.drill?.rungs.find(({ id }) => id === rung)?.name ?? 'as it is')
-			.join(', then ');
+	const nowhere = $derived(playersNowhere(practice, evaluation.runs));
+	const lineups = $derived(
+		rows.flatMap(({ blocks }) =>
+			blocks.flatMap(({ block, drill }) =>
+				block.lineup ? [{ id: block.id, name: drill?.name ?? '', lineup: block.lineup }] : []
+			)
+		)
+	);
 </script>
 
 <article class="sheet" class:dense={isDense}>
@@ -76,6 +81,7 @@
 								)
 								.join(', ')}
 						{/if}
+						{#if window.period.note}<span class="note">{window.period.note}</span>{/if}
 					</td>
 				</tr>
 				{#each blocks as sheetBlock (sheetBlock.block.id)}
@@ -84,8 +90,8 @@
 						<td class="zone">{sheetBlock.zones}</td>
 						<td>
 							<strong>{sheetBlock.drill?.name ?? ''}</strong>
-							{#if sheetBlock.block.climb.some(({ rung }) => rung)}<em>{rungOf(sheetBlock)}</em
-								>{/if}
+							{#if sheetBlock.rungs}<em>{sheetBlock.rungs}</em>{/if}
+							{#if sheetBlock.sides}<span>{w('sides:')} {sheetBlock.sides}</span>{/if}
 							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''}
 							{sheetBlock.turns ? `· ${w(sheetBlock.turns)}` : ''}
 							<span class="bibs">
@@ -98,13 +104,8 @@
 							<span class="narrow">{sheetBlock.numbers}</span>
 						</td>
 						<td class="cues narrow">
-							{(sheetBlock.drill?.cues ?? [])
-								.slice(0, 2)
-								.map(({ say }) => say)
-								.join(' · ')}
-							{#if sheetBlock.drill && sheetBlock.drill.cautions.length > 0}<b
-									>Care: {sheetBlock.drill.cautions[0]}</b
-								>{/if}
+							{sheetBlock.cues.slice(0, 2).join(' · ')}
+							{#if sheetBlock.cautions.length > 0}<b>Care: {sheetBlock.cautions[0]}</b>{/if}
 						</td>
 					</tr>
 				{/each}
@@ -130,6 +131,18 @@
 				</ul>
 			{/each}
 		</section>
+	{/if}
+	{#each lineups as { id, name, lineup } (id)}
+		<section class="lineup">
+			<h2>{w('Line-up of')} {name}</h2>
+			<LineupTable {lineup} {context} />
+		</section>
+	{/each}
+	{#if nowhere.length > 0}
+		<p class="nowhere">
+			<strong>{w('In no part of it:')}</strong>
+			{nowhere.map((id) => context.playerById.get(id)?.name ?? id).join(', ')}
+		</p>
 	{/if}
 	<p class="foot narrow">
 		{w("Check your league's rules. Only a licensed practitioner clears a player.")}
@@ -221,6 +234,13 @@
 		display: flex;
 		gap: 5px;
 		align-items: center;
+	}
+	.note {
+		display: block;
+		font-style: italic;
+	}
+	.nowhere {
+		padding-top: 5px;
 	}
 	.foot {
 		padding-top: 5px;

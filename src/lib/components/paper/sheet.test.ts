@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { evaluate, standingsAt } from '$core/practice';
+import { evaluate, playersNowhere, standingsAt } from '$core/practice';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { BIBS, bibLook } from '../bib/bibs';
 import { dayWords } from '../ui/dates';
@@ -15,7 +15,13 @@ const blocks = (period: string) => {
 
 test('the sheet names zone, adult, turns and the bibs of every slot of a station', () => {
 	const [duel] = blocks('stations');
-	expect(duel).toMatchObject({ zones: 'A', adults: 'Maren', numbers: '', turns: '14 turns' });
+	const turns = evaluation.runs
+		.filter(({ run }) => run.block.id === 'duel')
+		.flatMap(({ sums }) => sums.map(({ reps }) => reps));
+	expect(duel).toMatchObject({
+		...{ zones: 'A', adults: 'Maren', numbers: '' },
+		turns: `${Math.min(...turns)} to ${Math.max(...turns)} turns`
+	});
 	expect(duel.bibs).toEqual([[0], [3], [2], [1]]);
 });
 
@@ -27,6 +33,34 @@ test('it gives copies their bibs, and numbers to those without one', () => {
 	});
 	expect(blocks('warm-up')[0].numbers).toBe('everyone');
 	expect(blocks('units')[0].numbers).toBe('2 3 4 5 14 22 9 11 6 7');
+});
+
+test('it says what is run: rungs with their change, sides, and the cues and cautions of the rung', () => {
+	const practice = demoPractice();
+	const press = practice.periods.flatMap(({ lanes }) => lanes.flatMap((lane) => lane.blocks));
+	for (const block of press)
+		if (block.id === 'arc') block.climb = [{ minutes: 3 }, { rung: 'chaser', minutes: 4 }];
+	const context = demoContext();
+	const next = evaluate(practice, context);
+	const stations = next.windows.find(({ period }) => period.id === 'stations');
+	const arc = stations && sheetBlocks(next, stations).find(({ block }) => block.id === 'arc');
+	const drill = context.shelf.find(({ id }) => id === 'shooting-arc');
+	expect(arc).toMatchObject({
+		rungs: 'as it is, then A chaser (a chaser starts two metres behind)',
+		sides: 'from the left / from the right',
+		cautions: drill?.cautions,
+		cues: drill?.cues.map(({ say }) => say)
+	});
+});
+
+test('who is in no part of a practice is known', () => {
+	const practice = { ...demoPractice(), expected: [...demoPractice().expected, 'p15'] };
+	const kept = evaluate(practice, demoContext());
+	const placed = new Set(kept.runs.flatMap(({ run }) => run.players));
+	expect(playersNowhere(practice, kept.runs)).toEqual(
+		practice.expected.filter((id) => !placed.has(id))
+	);
+	expect(playersNowhere({ ...practice, expected: ['p23'] }, [])).toEqual(['p23']);
 });
 
 test('nobody who does not come is on it', () => {

@@ -1,6 +1,7 @@
-import { drillOf, isStation, type Evaluation, type PeriodWindow } from '$core/practice';
+import { drillOf, isStation, rungsRun, type Evaluation, type PeriodWindow } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import type { Block, Copy, Lane } from '$core/model/practice';
+import { turnsWords } from '../tape/words';
 
 /** A block as the sheet lists it. */
 export interface SheetBlock {
@@ -14,10 +15,37 @@ export interface SheetBlock {
 	/** Numbers of players that no bib stands for. */
 	numbers: string;
 	turns: string;
+	/** What is run: the rungs one after the other, with what each changes; empty for the drill itself. */
+	rungs: string;
+	/** The sides on which it is run, where it has any. */
+	sides: string;
+	/** Cues and cautions of what is run, each once. */
+	cues: string[];
+	cautions: string[];
 }
 
 const namesOf = (ids: readonly string[], name: (id: string) => string | undefined) =>
 	[...new Set(ids)].map((id) => name(id) ?? id).join(', ');
+
+/** What a block runs, in words: its rungs, sides, cues and cautions. */
+function whatIsRun(
+	block: Block,
+	drill: Drill | undefined
+): Pick<SheetBlock, 'rungs' | 'sides' | 'cues' | 'cautions'> {
+	if (!drill) return { rungs: '', sides: '', cues: [], cautions: [] };
+	const run = rungsRun(block, drill);
+	const names = block.climb.map(({ rung }) => {
+		const found = drill.rungs.find(({ id }) => id === rung);
+		return found ? `${found.name} (${found.change})` : 'as it is';
+	});
+	const all = <Each>(of: (each: Drill) => readonly Each[]) => [...new Set(run.flatMap(of))];
+	return {
+		rungs: block.climb.some(({ rung }) => rung !== undefined) ? names.join(', then ') : '',
+		sides: block.side ?? all(({ sides }) => sides?.names ?? []).join(' / '),
+		cues: all(({ cues }) => cues.map(({ say }) => say)),
+		cautions: all(({ cautions }) => cautions)
+	};
+}
 
 /** The blocks of a period with all that a helper needs on paper. */
 export function sheetBlocks(
@@ -57,7 +85,8 @@ export function sheetBlocks(
 				),
 				bibs: bibs.filter((list) => list.length > 0),
 				numbers: all ? 'everyone' : loose.map(number).join(' '),
-				turns: turns ? `${Math.round(turns.mean)} turns` : ''
+				turns: turns ? turnsWords(turns) : '',
+				...whatIsRun(block, drillOf(context, block.drill))
 			};
 		})
 	);

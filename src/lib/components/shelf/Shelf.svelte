@@ -3,7 +3,7 @@
 	import type { Drill } from '$core/model/drill';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { dragged, type DragHandlers } from '../drag/dragged';
-	import { fitOf, matches } from './fits';
+	import { fitOf, matches, SHELF_MINUTES } from './fits';
 	import { useWording } from '../page/wording.svelte';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
@@ -41,13 +41,23 @@
 			context: editor.context
 		};
 		return editor.context.shelf
-			.map((drill) => fitOf(plan, drill, 12))
+			.map((drill) => fitOf(plan, drill, SHELF_MINUTES))
 			.sort((a, b) => b.score - a.score);
 	});
 	const found = $derived(fits.filter(({ drill }) => matches(drill, search)));
 	const used = $derived(
 		new Set(editor.evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
 	);
+	/** Where the cursor was before the search. */
+	let cameFrom: HTMLElement | null = null;
+	/** Enter takes the first drill found; Escape lets go of the search and goes back to where one was. */
+	function searchKey(event: KeyboardEvent) {
+		if (event.key === 'Enter' && found[0]) onadd(found[0].drill);
+		if (event.key === 'Escape' && search === '') {
+			if (cameFrom?.isConnected) cameFrom.focus();
+			else (document.activeElement as HTMLElement | null)?.blur();
+		}
+	}
 	const NOWHERE = { clientX: 0, clientY: 0 };
 	const dragOf = (drill: Drill): DragHandlers => ({
 		onmove: (by) => onhold(drill, by),
@@ -58,7 +68,7 @@
 
 <section aria-label={w('Shelf')}>
 	<header>
-		<h2>{w('Shelf for')} {editor.practice.expected.length}, here, 12 min</h2>
+		<h2>{w('Shelf for')} {editor.practice.expected.length}, here, {SHELF_MINUTES} min</h2>
 		{#if selected}
 			<button class="link" onclick={onopen} aria-label="Open {selected}" title="Open {selected}"
 				>{w('Period')}</button
@@ -72,6 +82,8 @@
 			labelText={w('Find a drill')}
 			placeholder={w('Find a drill /')}
 			bind:value={search}
+			on:focus={(event) => (cameFrom = event.relatedTarget as HTMLElement | null)}
+			on:keydown={searchKey}
 		/>
 	</div>
 	<div class="plain">

@@ -15,6 +15,9 @@ export interface Fit {
 	score: number;
 }
 
+/** Minutes of a period that is made from a drill of the shelf. */
+export const SHELF_MINUTES = 10;
+
 const percent = (share: number) => `${Math.round(share * 100)}%`;
 
 /** An empty period, to ask what a drill could have on the whole ground. */

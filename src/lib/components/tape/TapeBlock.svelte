@@ -46,13 +46,16 @@
 	const isTiny = $derived(box.width < 48);
 	const isTight = $derived(box.height < 34);
 	const isCramped = $derived(box.width < 90 && block.where !== undefined);
+	/** Turns in as few letters as there are: `34–40 turns`. */
+	const shortTurns = $derived(turns.replace(' to ', '–'));
+	const hasBibs = $derived(block.runs.some(({ groups }) => groups.length > 0));
 	const facts = $derived(
 		isCramped
 			? [block.where]
 			: [
 					block.where ?? '',
-					isNarrow ? String(run.players.length) : w(`${run.players.length} players`),
-					turns,
+					isNarrow ? '' : w(`${run.players.length} players`),
+					isNarrow ? shortTurns : turns,
 					!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
 					isNarrow ? '' : adults
 				].filter(Boolean)
@@ -92,6 +95,7 @@
 			class:tight={isTight}
 			class:cramped={isCramped && !isTiny}
 			class:station={block.isStation}
+			class:beside={!block.isStation && isNarrow && hasBibs}
 			style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
 		>
 			<strong>{name}{block.isStation && block.where ? ` · ${block.where}` : ''}</strong>
@@ -109,7 +113,7 @@
 			aria-hidden="true"
 		>
 			{#if block.isStation && slice.height >= 15}
-				<span class="turns narrow">{index === 0 ? '' : turns}</span>
+				<span class="turns narrow">{index === 0 ? '' : shortTurns}</span>
 			{/if}
 			<span class="bibs">
 				{#each slice.bibs as bib, place (place)}
@@ -200,7 +204,8 @@
 		overflow-wrap: anywhere;
 		hyphens: auto;
 	}
-	.words.station {
+	.words.station,
+	.words.beside {
 		right: 27px;
 	}
 	.words.station strong {

@@ -24,6 +24,8 @@
 	const { period } = $derived(window);
 	const top = $derived(window.fromSecond * scale);
 	const height = $derived((window.toSecond - window.fromSecond) * scale);
+	/** Pixels below which a bar is lower than its words: they stand on a label over its edge. */
+	const THIN = 11;
 	const isBare = $derived(period.lanes.every(({ blocks }) => blocks.length === 0));
 	const tone = $derived(period.kind === 'water' ? 'water' : isBare ? 'bare' : 'filled');
 </script>
@@ -35,7 +37,8 @@
 	style:top="{top}px"
 	style:width="{width}px"
 	style:height="{height}px"
-	style:font-size="{Math.min(13, Math.max(9.5, height - 2.5))}px"
+	class:thin={height < THIN}
+	style:font-size="{Math.min(13, Math.max(11, height - 2.5))}px"
 	aria-pressed={isSelected}
 	aria-label="{period.name}, {period.minutes} minutes"
 	title="{period.name}, {period.minutes} min"
@@ -81,6 +84,14 @@
 		background:
 			repeating-linear-gradient(90deg, transparent 0 7px, rgb(29 37 40 / 5%) 7px 8px),
 			var(--chalk-deep);
+	}
+	.thin {
+		z-index: 1;
+	}
+	.thin span:not(.grip) {
+		background: inherit;
+		padding: 1px 6px 1px 0;
+		margin-block: -3px;
 	}
 	.selected {
 		box-shadow: inset 5px 0 0 var(--action);

@@ -1,3 +1,4 @@
+import { SHELF_MINUTES } from '../shelf/fits';
 import { describeEdit } from '$core/checks';
 import { findBlock, periodFromDrill, setMinutes, type Edit, type Evaluation } from '$core/practice';
 import type { Drill } from '$core/model/drill';
@@ -165,7 +166,7 @@ export function proposeDrill(
 	}
 ): Proposal | null {
 	const zoneId = columns[column]?.zone.id;
-	const period = periodFromDrill(evaluation, { drill, id, minutes: 10, zoneId });
+	const period = periodFromDrill(evaluation, { drill, id, minutes: SHELF_MINUTES, zoneId });
 	if (!period) return null;
 	const after = placeAt(evaluation, second);
 	const start = evaluation.windows.find((window) => window.period.id === after)?.toSecond ?? 0;

@@ -58,7 +58,7 @@
 		</div>
 		<div>
 			<dd><strong class:stops={stops > 0}>{stops}</strong> + {others}</dd>
-			<dt>to fix</dt>
+			<dt><a class="link" href="#to-fix">to fix</a></dt>
 		</div>
 	</dl>
 	<div class="actions">
@@ -139,6 +139,8 @@
 		padding: 0;
 	}
 	dt .link {
+		display: inline-flex;
+		align-items: center;
 		min-height: 24px;
 		margin: -4px 0;
 		color: var(--action);

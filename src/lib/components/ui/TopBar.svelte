@@ -66,6 +66,14 @@
 		gap: 20px;
 		min-width: 0;
 		overflow-x: auto;
+		/* Shadows at the ends show that there is more: they are covered where there is none. */
+		background:
+			linear-gradient(to right, var(--ink) 40%, transparent) left / 36px 100% no-repeat local,
+			linear-gradient(to left, var(--ink) 40%, transparent) right / 36px 100% no-repeat local,
+			linear-gradient(to right, rgb(255 255 255 / 55%), transparent) left / 14px 100% no-repeat
+				scroll,
+			linear-gradient(to left, rgb(255 255 255 / 55%), transparent) right / 14px 100% no-repeat
+				scroll;
 	}
 	nav > * {
 		display: flex;
