@@ -1,6 +1,6 @@
 import { expect, figure, open, saved, test, TUESDAY } from './fixtures';
 
-test('a practice is copied to another date, and one is put away', async ({ page, server }) => {
+test('a practice is copied to another date, and one is archived', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/practices`);
 	await page.getByRole('link', { name: 'Copy Tuesday 6 April' }).click();
 	await expect(page.getByRole('heading', { name: 'Tuesday 6 April again' })).toBeVisible();
@@ -12,11 +12,11 @@ test('a practice is copied to another date, and one is put away', async ({ page,
 
 	await page.getByRole('link', { name: 'Practices' }).first().click();
 	await expect(page.getByRole('link', { name: 'Tuesday 13 April', exact: true })).toBeVisible();
-	await page.getByRole('button', { name: 'Put away Tuesday 2 March' }).click();
+	await page.getByRole('button', { name: 'Archive Tuesday 2 March' }).click();
 	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeHidden();
-	await page.getByRole('button', { name: 'Show 1 put away' }).click();
-	await page.getByRole('button', { name: 'Take out Tuesday 2 March' }).click();
-	await expect(page.getByRole('button', { name: /put away$/ })).toBeHidden();
+	await page.getByRole('button', { name: 'Show 1 archived' }).click();
+	await page.getByRole('button', { name: 'Restore Tuesday 2 March' }).click();
+	await expect(page.getByRole('button', { name: /archived$/ })).toBeHidden();
 	await expect(page.getByRole('link', { name: 'Tuesday 2 March', exact: true })).toBeVisible();
 });
 

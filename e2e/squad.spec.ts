@@ -35,7 +35,7 @@ test('the squad goes out as a table file and comes back after a look at it', asy
 	await open(page, `${server.url}/saltmarsh/squad/table`);
 	const [download] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('link', { name: 'Take the squad out as CSV' }).click()
+		page.getByRole('link', { name: 'Download CSV' }).click()
 	]);
 	const text = readFileSync(await download.path(), 'utf8');
 	const file = (content: string) => ({
@@ -46,21 +46,31 @@ test('the squad goes out as a table file and comes back after a look at it', asy
 	await page
 		.getByLabel('CSV file')
 		.setInputFiles(file(text.replace('Rukmini Salcote', '').replace('Ferriby', 'Ferriby-Lund')));
-	await page.getByRole('button', { name: 'Look at the file' }).click();
-	await expect(page.getByText('Line 4, name: needs a name')).toBeVisible();
-	await expect(page.getByRole('button', { name: /^Store/ })).toBeHidden();
-
-	await page
-		.getByLabel('CSV file')
-		.setInputFiles(file(text.replace('Anouk Ferriby', 'Anouk Ferriby-Lund')));
-	await page.getByRole('button', { name: 'Look at the file' }).click();
-	await page.getByRole('button', { name: 'Store 24 players' }).click();
+	await page.getByRole('button', { name: 'Check the file' }).click();
+	await expect(page.getByText('name: needs a name')).toBeVisible();
+	// The good lines are taken, the bad one stays to be corrected.
+	await page.getByRole('button', { name: 'Import 23 players' }).click();
+	await expect(page.getByText('23 players imported.')).toBeVisible();
+	await page.getByLabel('name, line 4').fill('Rukmini Salcote-Vane');
+	await page.getByRole('button', { name: 'Check again' }).click();
+	await page.getByRole('button', { name: 'Import 1 player' }).click();
 	await expect(page.getByRole('heading', { name: 'Squad' })).toBeVisible();
 	await expect(page.getByLabel('Passing of Anouk Ferriby-Lund')).toBeVisible();
+	await expect(page.getByLabel('Passing of Rukmini Salcote-Vane')).toBeVisible();
+
+	// A heading that nothing is known of is told by hand what it stands for.
+	await open(page, `${server.url}/saltmarsh/squad/table`);
+	await page.getByLabel('CSV file').setInputFiles(file('who,No.\nAda Corr,41\n'));
+	await page.getByRole('button', { name: 'Check the file' }).click();
+	await expect(page.getByText('No column is taken for the name')).toBeVisible();
+	await page.getByLabel('“who” is').selectOption('name');
+	await page.getByRole('button', { name: 'Check again' }).click();
+	await page.getByRole('button', { name: 'Import 1 player' }).click();
+	await expect(page.getByLabel('Passing of Ada Corr')).toBeVisible();
 
 	const large = `name\n${'Ada\n'.repeat(400_000)}`;
 	await open(page, `${server.url}/saltmarsh/squad/table`);
 	await page.getByLabel('CSV file').setInputFiles(file(large));
-	await page.getByRole('button', { name: 'Look at the file' }).click();
+	await page.getByRole('button', { name: 'Check the file' }).click();
 	await expect(page.getByText('has 1.6 MB; a table of players has 1 MB at most')).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from './drill';
-import { closed, Counts } from './fields';
+import { closed, Counts, Id } from './fields';
 import { Practice } from './practice';
 import { Adult, Ground, Limits, Player, Season, Team } from './team';
 
@@ -12,6 +12,8 @@ const surroundings = {
 	ground: Ground,
 	kit: Counts,
 	drills: Type.Array(Drill),
+	/** Drills that are archived: practices that have them keep them, the shelf does not. */
+	archived: Type.Optional(Type.Array(Id)),
 	limits: Type.Optional(Type.Partial(Limits, closed))
 };
 

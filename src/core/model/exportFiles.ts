@@ -52,7 +52,9 @@ export const ExportTeam = Type.Object(
 		gone: Type.Optional(Type.Array(Id, { maxItems: 5000 })),
 		grounds: Type.Array(Ground, { minItems: 1 }),
 		kit: Type.Array(KitItem),
-		limits: Type.Optional(Type.Partial(Limits, closed))
+		limits: Type.Optional(Type.Partial(Limits, closed)),
+		/** Ids of drills that are archived. */
+		archivedDrills: Type.Optional(Type.Array(Id, { maxItems: 10_000 }))
 	},
 	closed
 );

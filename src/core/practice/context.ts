@@ -37,7 +37,7 @@ export interface Context extends Omit<Surroundings, 'limits'> {
 	readonly playerById: ReadonlyMap<string, Player>;
 	readonly adultById: ReadonlyMap<string, Adult>;
 	readonly zoneById: ReadonlyMap<string, Zone>;
-	/** The newest revision of each drill. */
+	/** The newest revision of each drill that is not archived. */
 	readonly shelf: readonly Drill[];
 	readonly drillByRevision: ReadonlyMap<string, Drill>;
 }
@@ -57,14 +57,15 @@ export function toShelf(drills: readonly Drill[]): Drill[] {
 
 /** Surroundings with look-ups; limits that are not set take their defaults. */
 export function toContext(surroundings: Surroundings): Context {
-	const { drills, limits, players, adults, ground } = surroundings;
+	const { drills, archived = [], limits, players, adults, ground } = surroundings;
+	const isShelved = ({ id }: Drill) => !archived.includes(id);
 	return {
 		...surroundings,
 		limits: { ...DEFAULT_LIMITS, ...limits },
 		playerById: byId(players),
 		adultById: byId(adults),
 		zoneById: byId(ground.zones),
-		shelf: toShelf(drills),
+		shelf: toShelf(drills).filter(isShelved),
 		drillByRevision: new Map(
 			drills.map((drill) => [revisionKey(drill.id, drill.revision ?? 1), drill])
 		)

@@ -28,7 +28,12 @@
 
 <section id="to-fix" tabindex="-1" aria-label="To fix">
 	<h2>{findings.length === 0 ? 'Nothing to fix' : `To fix: ${findings.length}`}</h2>
-	{#if isEmpty}
+	{#if evaluation.context.players.length === 0}
+		<p class="calm">
+			{w('This team has no players yet.')}
+			<a href="/{evaluation.practice.teamId}/squad">{w('Add the squad first.')}</a>
+		</p>
+	{:else if isEmpty}
 		<p class="calm">
 			{w('This practice is empty. Put a warm-up from the shelf on the tape first.')}
 		</p>

@@ -17,6 +17,36 @@ export async function findDrill(
 	return rows[0]?.body;
 }
 
+/** The drills of a team that are archived, by name. */
+export async function listArchived(
+	db: Queryable,
+	teamId: string
+): Promise<{ id: string; name: string }[]> {
+	const { rows } = await db.query<{ id: string; name: string }>(
+		`select distinct on (d.drill_id) d.drill_id as id, d.body ->> 'name' as name
+		 from archived_drill a join drill_revision d using (team_id, drill_id)
+		 where a.team_id = $1 order by d.drill_id, d.revision desc`,
+		[teamId]
+	);
+	return rows.sort((a, b) => ascending(a.name, b.name));
+}
+
+/** Archives a drill or takes it back onto the shelf; false where the team has none of this id. */
+export async function setDrillArchived(
+	db: Queryable,
+	teamId: string,
+	{ id, archived }: { id: string; archived: boolean }
+): Promise<boolean> {
+	if (!(await findDrill(db, teamId, id))) return false;
+	await db.query(
+		archived
+			? 'insert into archived_drill (team_id, drill_id) values ($1, $2) on conflict do nothing'
+			: 'delete from archived_drill where team_id = $1 and drill_id = $2',
+		[teamId, id]
+	);
+	return true;
+}
+
 /** A revision of a drill in a list. */
 export interface RevisionLine {
 	revision: number;
@@ -139,6 +169,8 @@ export async function searchDrills(
 				case when $2::text is null then 0 else ts_rank(words, to_tsquery('simple', $2)) end as rank
 			from drill_revision d
 			where team_id = $1 and ($2::text is null or words @@ to_tsquery('simple', $2))
+				and not exists (select 1 from archived_drill a where a.team_id = d.team_id
+					and a.drill_id = d.drill_id)
 				and not exists (select 1 from drill_revision later where later.team_id = d.team_id
 					and later.drill_id = d.drill_id and later.revision > d.revision)
 		 ) as newest`,

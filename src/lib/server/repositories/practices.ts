@@ -22,14 +22,14 @@ export async function findPractice(
 	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
 }
 
-/** A practice in a list: the document, whether it was held, and whether it is put away. */
+/** A practice in a list: the document, whether it was held, and whether it is archived. */
 export interface ListedPractice {
 	practice: Practice;
 	isDone: boolean;
 	isArchived: boolean;
 }
 
-/** All practices of a team in order of time, those put away too. */
+/** All practices of a team in order of time, those archived too. */
 export async function listPractices(db: Queryable, teamId: string): Promise<ListedPractice[]> {
 	const { rows } = await db.query<{ body: Practice; held: boolean; archived: boolean }>(
 		`select body, archived, held from practice where team_id = $1 order by date, start, id`,

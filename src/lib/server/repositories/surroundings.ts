@@ -3,6 +3,7 @@ import type { Drill } from '$core/model/drill';
 import type { Adult, Limits, Player, Restriction, Season, Team } from '$core/model/team';
 import { usableKit } from '$core/model/teamFile';
 import type { Queryable } from '../database';
+import { listArchived } from './drills';
 import { listGrounds, listKit } from './places';
 
 interface PersonRow {
@@ -177,6 +178,7 @@ export async function loadWithoutDrills(
 	const grounds = await listGrounds(db, teamId);
 	const ground = grounds.find(({ id }) => id === groundId) ?? grounds[0];
 	const limits = await findLimits(db, teamId);
+	const archived = (await listArchived(db, teamId)).map(({ id }) => id);
 	return {
 		team,
 		season,
@@ -185,6 +187,7 @@ export async function loadWithoutDrills(
 		ground,
 		kit: usableKit(await listKit(db, teamId)),
 		drills: [],
+		...(archived.length > 0 && { archived }),
 		...(limits && { limits })
 	};
 }

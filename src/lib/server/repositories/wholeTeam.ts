@@ -13,6 +13,7 @@ import type { Queryable } from '../database';
 import { insertTemplate, listTemplates } from './templates';
 import { insertGround, listGrounds, listKit, replaceKit } from './places';
 import { insertAttendance, listAttendance } from './attendance';
+import { listArchived, setDrillArchived } from './drills';
 import { findLimits, findTeam, listDrills } from './surroundings';
 
 /** All of one team, as it goes into an export. */
@@ -54,6 +55,7 @@ async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
 		[teamId]
 	);
 	const limits = await findLimits(db, teamId);
+	const archivedDrills = (await listArchived(db, teamId)).map(({ id }) => id);
 	return {
 		format: 'fieldplan/team@1',
 		team: (await findTeam(db, teamId)) as Team,
@@ -61,7 +63,8 @@ async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
 		people: await readPeople(db, teamId),
 		grounds: await listGrounds(db, teamId),
 		kit: await listKit(db, teamId),
-		...(limits && { limits })
+		...(limits && { limits }),
+		...(archivedDrills.length > 0 && { archivedDrills })
 	};
 }
 
@@ -163,6 +166,8 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 	const teamId = team.team.id;
 	await writeTeam(tx, team);
 	for (const drill of drills) await writeDrill(tx, teamId, drill);
+	for (const id of team.archivedDrills ?? [])
+		await setDrillArchived(tx, teamId, { id, archived: true });
 	const done = new Set(
 		ledger.rows.filter(({ state }) => state === 'done').map(({ practice }) => practice)
 	);

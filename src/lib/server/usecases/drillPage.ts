@@ -58,6 +58,7 @@ export interface DrillPage {
 	revisions: RevisionLine[];
 	uses: DrillUse[];
 	here: Here;
+	isArchived: boolean;
 }
 
 /** A drill at a revision (the newest where none is named) with where it was used and what there is for it. */
@@ -73,6 +74,7 @@ export async function loadDrillPage(
 		drill,
 		revisions: await listRevisions(db, teamId, id),
 		uses: await listUses(db, teamId, id),
-		here: { ...here, surroundings: { ...here.surroundings, drills: [drill] } }
+		here: { ...here, surroundings: { ...here.surroundings, drills: [drill], archived: [] } },
+		isArchived: here.surroundings.archived?.includes(id) === true
 	};
 }

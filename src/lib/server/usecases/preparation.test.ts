@@ -241,6 +241,14 @@ describe('a player’s own page', () => {
 			'p01',
 			{ note: '', restrictions: [{ from: 'contact', setBy: 'x', until: '2027-02-30' }] }
 		],
+		[
+			'restrictions[0].until',
+			'p01',
+			{
+				note: '',
+				restrictions: [{ from: 'contact', setBy: 'x', since: '2027-04-10', until: '2027-04-09' }]
+			}
+		],
 		['', 'head', { note: '', restrictions: [] }]
 	])('is refused at %s', async (path, id, value) => {
 		expect(await savePerson(db, { teamId, id, facts: value })).toMatchObject({ failure: { path } });

@@ -2,7 +2,16 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import type { Here } from '$core/shelf';
 import type { Db } from '../database';
-import { findDrill, insertRevision, listRevisions, listUses } from '../repositories/drills';
+import { drillOf, toContext } from '$core/practice';
+import {
+	findDrill,
+	insertRevision,
+	listArchived,
+	listRevisions,
+	listUses,
+	setDrillArchived
+} from '../repositories/drills';
+import { readWholeTeam, writeWholeTeam } from '../repositories/wholeTeam';
 import { loadSurroundings } from '../repositories/surroundings';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
@@ -75,6 +84,26 @@ describe('the shelf', () => {
 		expect(lines.map(({ standing }) => standing.obstacle)).toContainEqual(
 			expect.objectContaining({ what: 'players', has: 10 })
 		);
+	});
+
+	test('leaves out a drill that is archived, which practices keep and a restore brings back', async () => {
+		expect(await setDrillArchived(db, teamId, { id: 'tide-lines', archived: true })).toBe(true);
+		expect(await setDrillArchived(db, teamId, { id: 'nowhere', archived: true })).toBe(false);
+		const ids = async () => (await found('')).lines.map(({ drill }) => drill.id);
+		expect(await ids()).not.toContain('tide-lines');
+		expect(await listArchived(db, teamId)).toEqual([{ id: 'tide-lines', name: 'Tide lines' }]);
+		const around = await loadSurroundings(db, teamId, today);
+		if (!around) throw new Error('no team');
+		const context = toContext(around);
+		expect(context.shelf.map(({ id }) => id)).not.toContain('tide-lines');
+		expect(drillOf(context, { id: 'tide-lines', revision: 1 })?.name).toBe('Tide lines');
+		expect((await loadDrillPage(db, teamId, { id: 'tide-lines', today }))?.isArchived).toBe(true);
+		const whole = await readWholeTeam(db, teamId);
+		await db.query('delete from team where id = $1', [teamId]);
+		await writeWholeTeam(db, whole);
+		expect(await listArchived(db, teamId)).toHaveLength(1);
+		await setDrillArchived(db, teamId, { id: 'tide-lines', archived: false });
+		expect(await ids()).toContain('tide-lines');
 	});
 
 	test('refuses a filter that is none, with its place', async () => {

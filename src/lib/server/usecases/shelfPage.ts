@@ -2,6 +2,7 @@ import { fail, ok, type Result } from '$core/base';
 import { ShelfAsk, supposing } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
 import type { Queryable } from '../database';
+import { listArchived } from '../repositories/drills';
 import { loadHere, type Here } from './drillPage';
 import { searchShelf, type ShelfPage } from './searchShelf';
 
@@ -15,6 +16,8 @@ export interface ShelfList extends ShelfPage {
 	zones: { id: string; name: string }[];
 	/** How many come to the next practice, whatever was asked. */
 	coming: { players: number; adults: number };
+	/** Drills that are archived. */
+	archived: { id: string; name: string }[];
 }
 
 /** A search of the shelf for the next practice, or as if others came to it. */
@@ -44,6 +47,7 @@ export async function loadShelfPage(
 	const drills = page.value.lines.map(({ drill }) => drill);
 	return ok({
 		...page.value,
+		archived: await listArchived(db, teamId),
 		ask: shape.value,
 		here: { ...supposed.value, surroundings: { ...surroundings, drills } },
 		zones: around.surroundings.ground.zones.map(({ id, name }) => ({ id, name })),

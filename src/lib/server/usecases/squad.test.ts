@@ -6,7 +6,7 @@ import type { Db } from '../database';
 import { deletePerson } from '../repositories/people';
 import { loadSurroundings } from '../repositories/surroundings';
 import { saveSquad } from './saveSquad';
-import { readSquadCsv, writeSquadCsv } from './squadCsv';
+import { parseCsv, readSquadTable, writeSquadCsv } from './squadCsv';
 import { exportAll } from './transfer';
 import { strFromU8, unzipSync } from 'fflate';
 
@@ -48,12 +48,17 @@ const rowOf = ({
 	usuallyLate: usuallyLate ?? false
 });
 const bytes = (text: string) => new TextEncoder().encode(text);
-const read = (text: string | Uint8Array, more: object = {}) =>
-	readSquadCsv(typeof text === 'string' ? bytes(text) : text, {
-		team,
-		known: new Map(players.map((player) => [player.id, player])),
-		...more
-	});
+function read(
+	text: string | Uint8Array,
+	{ chosen, ...more }: { delimiter?: string; chosen?: (string | undefined)[] } = {}
+) {
+	const table = parseCsv(typeof text === 'string' ? bytes(text) : text, more);
+	const known = new Map(players.map((player) => [player.id, player]));
+	const reading = readSquadTable(table, { team, known, ...(chosen && { chosen }) });
+	const { delimiter, encoding } = table;
+	const faults = reading.bad.flatMap((line) => line.faults);
+	return { ...reading, delimiter, encoding, faults };
+}
 
 describe('saveSquad', () => {
 	test('changes some, adds some and leaves the others, with facts dated', async () => {
@@ -188,17 +193,54 @@ describe('a table file of the squad', () => {
 		]);
 	});
 
+	test('gives the good lines, and keeps the bad ones as they are', () => {
+		const { rows, bad } = read('No.,name,passing\n7,Ada,3\nx,Bo,4\n9,Cy,5\n');
+		expect(rows.map(({ name, number }) => [name, number])).toEqual([
+			['Ada', 7],
+			['Cy', 9]
+		]);
+		expect(bad).toEqual([
+			{
+				line: 3,
+				cells: ['x', 'Bo', '4'],
+				faults: [{ line: 3, column: 'number', message: '"x" is no number from 0 to 999' }]
+			}
+		]);
+	});
+
+	test('takes columns for what the coach says they are', () => {
+		const text = 'who,shirt,power\nAda,7,3\n';
+		expect(read(text).trouble).toMatch(/^No column is taken for the name/);
+		const chosen = ['name', undefined, 'passing'];
+		expect(read(text, { chosen }).rows).toMatchObject([
+			{ name: 'Ada', number: 7, ratings: { passing: 3 } }
+		]);
+		expect(read(text, { chosen: ['name', 'name', ''] }).trouble).toBe(
+			'Two columns are taken for "name".'
+		);
+		expect(read(text, { chosen: ['name', 'nonsense', ''] }).rows).toMatchObject([{ number: 7 }]);
+	});
+
+	test('says which positions the team does not have', () => {
+		const { rows, notes } = read('name,positions\nAda,back | sweeper\n');
+		expect(rows[0].positions).toEqual(['back', 'sweeper']);
+		expect(notes).toEqual([
+			{ line: 2, column: 'positions', message: '"sweeper" is no position of this team' }
+		]);
+	});
+
 	test('ragged, headless, huge and binary files are refused with their line', () => {
-		expect(read('Ada;7\nBo;8\n').faults).toMatchObject([{ line: 1 }]);
+		expect(read('Ada;7\nBo;8\n').trouble).toMatch(/^No column is taken for the name/);
 		expect(read('name;number\nAda;7;8;9\n', { delimiter: ';' }).faults).toMatchObject([
 			{ line: 2 }
 		]);
 		const many = `name\n${Array.from({ length: 2000 }, (_, k) => `N${k}`).join('\n')}`;
-		expect(read(many).faults).toMatchObject([{ line: 502 }]);
-		expect(
-			read(Uint8Array.from({ length: 5000 }, (_, k) => (k * 7919) % 256)).faults.length
-		).toBeGreaterThan(0);
-		expect(read('').faults).toMatchObject([{ line: 1 }]);
+		expect(read(many).rows).toHaveLength(500);
+		expect(read(many).faults[0]).toMatchObject({ line: 502 });
+		expect(read(Uint8Array.from({ length: 5000 }, (_, k) => (k * 7919) % 256)).trouble).not.toBe(
+			''
+		);
+		expect(read('').trouble).not.toBe('');
 	});
 
 	test('leaves alone what it has no column for, and counts lines as an editor does', () => {

@@ -9,20 +9,57 @@ export interface CsvFault {
 	message: string;
 }
 
-/** What a table file holds for a squad. Nothing is stored by reading it. */
-export interface CsvReading {
-	delimiter: string;
-	encoding: string;
-	/** What each heading of the file was taken for; empty where it was left out. */
-	columns: { heading: string; takenFor: string }[];
-	rows: SquadRow[];
+/** A line of a table file that is not a player as it stands. */
+export interface BadLine {
+	line: number;
+	cells: string[];
 	faults: CsvFault[];
 }
 
+/** A table file as cells: its headings, and its lines with their numbers. */
+export interface CsvTable {
+	delimiter: string;
+	encoding: string;
+	headings: string[];
+	lines: { line: number; cells: string[] }[];
+}
+
+/** What a table holds for a squad. Nothing is stored by reading it. */
+export interface CsvReading {
+	/** What each heading of the file was taken for; empty where it was left out. */
+	columns: { heading: string; takenFor: string }[];
+	/** The players of the lines that are good. */
+	rows: SquadRow[];
+	/** The lines that have a fault: the good ones can be stored without them. */
+	bad: BadLine[];
+	/** Why nothing of the table can be stored; empty where something can. */
+	trouble: string;
+	/** What was taken as it is written and is not known to the team. */
+	notes: CsvFault[];
+}
+
+/** The fields of a player that a column can stand for, beside the skill areas. */
 const FIXED = ['id', 'number', 'name', 'unit', 'positions', 'born', 'leads', 'usually late'];
 
 /** Between the positions of a player in one cell. */
 const BETWEEN = ' | ';
+
+/** Other headings that tables of players have for the fields. */
+const ALSO: Record<string, string> = {
+	no: 'number',
+	nr: 'number',
+	num: 'number',
+	'#': 'number',
+	shirt: 'number',
+	player: 'name',
+	'full name': 'name',
+	position: 'positions',
+	year: 'born',
+	'birth year': 'born',
+	'year of birth': 'born',
+	leader: 'leads',
+	late: 'usually late'
+};
 
 const plain = (text: string) => text.trim().toLowerCase();
 
@@ -62,7 +99,20 @@ const cellText = (cell: string | undefined) => (cell ?? '').trim().replace(/^'(?
 /** Reads one row by what its columns were taken for; faults are added to `faults`. */
 function readRow(
 	cells: ReadonlyMap<string, string>,
-	{ team, line, faults }: { team: Team; line: number; faults: CsvFault[] }
+	{
+		team,
+		line,
+		faults,
+		notes,
+		positions: known
+	}: {
+		team: Team;
+		line: number;
+		faults: CsvFault[];
+		notes: CsvFault[];
+		/** Positions that the team has. */
+		positions: ReadonlySet<string>;
+	}
 ): SquadRow | null {
 	const cell = (column: string) => cellText(cells.get(column));
 	const blame = (column: string, message: string) => void faults.push({ line, column, message });
@@ -96,14 +146,22 @@ function readRow(
 			blame(column, `"${cell(column)}" is neither yes nor no`);
 		return ['yes', 'x', '1', 'true'].includes(typed);
 	}
+	const positions = cell('positions')
+		.split(/\s*[|/;]\s*/)
+		.filter(Boolean);
+	for (const position of positions)
+		if (known.size > 0 && !known.has(position))
+			notes.push({
+				line,
+				column: 'positions',
+				message: `"${position}" is no position of this team`
+			});
 	return {
 		...(cell('id') !== '' && { id: cell('id') }),
 		name,
 		...(/^\d{1,3}$/.test(number) && { number: Number(number) }),
 		...(unit && { unit: unit.id }),
-		positions: cell('positions')
-			.split(/\s*[|/;]\s*/)
-			.filter(Boolean),
+		positions,
 		ratings,
 		...(isYear && { birthYear: Number(born) }),
 		leads: isTicked('leads'),
@@ -113,8 +171,9 @@ function readRow(
 
 /** What a heading stands for: a field, the id of a skill area, or nothing. */
 function takenFor(heading: string, { skillAreas }: Team): string {
-	const text = plain(heading);
+	const text = plain(heading).replace(/[.:]+$/, '');
 	if (FIXED.includes(text)) return text;
+	if (Object.hasOwn(ALSO, text)) return ALSO[text];
 	return skillAreas.find(({ id, name }) => [plain(id), plain(name)].includes(text))?.id ?? '';
 }
 
@@ -143,66 +202,78 @@ function keptOf(
 	};
 }
 
-/**
- * Reads a table file for a squad: what its headings were taken for, the rows, and every fault with its
- * line. A file that has a fault is not to be stored. Ids that the squad does not have are left out, so
- * that a file of another team adds its players.
- */
-export function readSquadCsv(
+/** The cells of a table file; lines without anything in them are left out. */
+export function parseCsv(
 	bytes: Uint8Array,
-	{
-		team,
-		known,
-		delimiter = '',
-		encoding = 'auto'
-	}: {
-		team: Team;
-		known: ReadonlyMap<string, Player>;
-		/** Empty: found out. */
-		delimiter?: string;
-		encoding?: string;
-	}
-): CsvReading {
+	{ delimiter = '', encoding = 'auto' }: { delimiter?: string; encoding?: string } = {}
+): CsvTable {
 	const decoded = decode(bytes, encoding);
 	const parsed = Papa.parse<string[]>(decoded.text.replace(/^\uFEFF/, ''), {
 		delimiter,
 		skipEmptyLines: false
 	});
-	const [headings = [], ...lines] = parsed.data;
-	const columns = headings.map((heading) => ({ heading, takenFor: takenFor(heading, team) }));
-	const faults: CsvFault[] = [];
-	if (!columns.some((column) => column.takenFor === 'name'))
-		faults.push({
-			line: 1,
-			column: '',
-			message: 'there is no column "name"; is another delimiter used?'
-		});
-	const rows: SquadRow[] = [];
+	const [headings = [], ...rest] = parsed.data;
 	let next = 1 + linesOf(headings);
-	for (const line of faults.length > 0 ? [] : lines) {
-		const number = next;
-		next += linesOf(line);
-		if (line.every((cell) => cell.trim() === '')) continue;
-		if (line.length !== headings.length)
-			faults.push({
-				line: number,
-				column: '',
-				message: `has ${line.length} cells, the heading has ${headings.length}`
-			});
-		if (rows.length === MOST_PLAYERS) {
-			faults.push({
-				line: number,
-				column: '',
-				message: `is one too many: at most ${MOST_PLAYERS} players`
-			});
-			break;
+	const lines = rest.flatMap((cells) => {
+		const line = next;
+		next += linesOf(cells);
+		return cells.every((cell) => cell.trim() === '') ? [] : [{ line, cells }];
+	});
+	return { delimiter: parsed.meta.delimiter, encoding: decoded.encoding, headings, lines };
+}
+
+/**
+ * Reads a table for a squad: what its headings were taken for, the players of its good lines, and the bad
+ * lines with what is wrong with each. Ids that the squad does not have are left out, so that a file of
+ * another team adds its players.
+ */
+export function readSquadTable(
+	{ headings, lines }: Pick<CsvTable, 'headings' | 'lines'>,
+	{
+		team,
+		known,
+		chosen = []
+	}: {
+		team: Team;
+		known: ReadonlyMap<string, Player>;
+		/** What the coach takes headings for, by their place; what is not said is found out. */
+		chosen?: readonly (string | undefined)[];
+	}
+): CsvReading {
+	const fields = new Set(['', ...FIXED, ...team.skillAreas.map(({ id }) => id)]);
+	const columns = headings.map((heading, place) => {
+		const own = chosen[place];
+		const taken = own !== undefined && fields.has(own) ? own : takenFor(heading, team);
+		return { heading, takenFor: taken };
+	});
+	const reading: CsvReading = { columns, rows: [], bad: [], trouble: '', notes: [] };
+	const taken = columns.map((column) => column.takenFor).filter(Boolean);
+	const twice = taken.find((field, place) => taken.indexOf(field) !== place);
+	if (!taken.includes('name'))
+		reading.trouble =
+			'No column is taken for the name. Say below which one it is, or what is between the cells.';
+	else if (twice) reading.trouble = `Two columns are taken for "${twice}".`;
+	if (reading.trouble) return reading;
+	const positions = new Set([
+		...(team.positions ?? []),
+		...[...known.values()].flatMap((player) => player.positions ?? [])
+	]);
+	for (const { line, cells } of lines) {
+		const faults: CsvFault[] = [];
+		const blame = (message: string) => void faults.push({ line, column: '', message });
+		if (cells.length !== headings.length)
+			blame(`has ${cells.length} cells, the heading has ${headings.length}`);
+		if (reading.rows.length === MOST_PLAYERS)
+			blame(`is one too many: at most ${MOST_PLAYERS} players`);
+		const byField = new Map(columns.map((column, place) => [column.takenFor, cells[place] ?? '']));
+		const row = readRow(byField, { team, line, faults, notes: reading.notes, positions });
+		if (faults.length > 0 || !row) {
+			if (faults.length > 0) reading.bad.push({ line, cells, faults });
+			continue;
 		}
-		const cells = new Map(columns.map((column, place) => [column.takenFor, line[place] ?? '']));
-		const row = readRow(cells, { team, line: number, faults });
-		if (!row) continue;
 		const player = known.get(row.id ?? '');
 		if (!player) delete row.id;
-		rows.push(player ? { ...row, ...keptOf(player, columns, row) } : row);
+		reading.rows.push(player ? { ...row, ...keptOf(player, columns, row) } : row);
 	}
-	return { delimiter: parsed.meta.delimiter, encoding: decoded.encoding, columns, rows, faults };
+	return reading;
 }

@@ -229,7 +229,7 @@ describe('createPractice', () => {
 		});
 	});
 
-	test('is put away and taken out again, by its own team alone', async () => {
+	test('is archived and restored, by its own team alone', async () => {
 		const archived = async () =>
 			(await listPractices(db, teamId)).filter(({ isArchived }) => isArchived).length;
 		expect(await setArchived(db, { teamId, id: practiceId, archived: true })).toBe(true);

@@ -27,7 +27,7 @@ export interface PracticeLine {
 	others: number;
 	/** Whether it was held. */
 	isDone: boolean;
-	/** Whether it is put away. */
+	/** Whether it is archived. */
 	isArchived: boolean;
 }
 

@@ -90,6 +90,14 @@
 	{#if data.found > lines.length}
 		<p class="more">{w(`The best ${lines.length} of ${data.found}: add a word to see others.`)}</p>
 	{/if}
+	{#if data.archived.length > 0}
+		<p class="more">
+			Archived:
+			{#each data.archived as { id, name }, index (id)}{index > 0 ? ', ' : ''}<a
+					href="/{data.team.id}/drills/{encodeURIComponent(id)}">{name}</a
+				>{/each}
+		</p>
+	{/if}
 </Page>
 
 <style>

@@ -11,7 +11,13 @@ export const load: PageServerLoad = async ({ params }) => {
 	const list = await loadPracticeList(await useDb(), params.team, today);
 	if (!list) error(404, 'There is no such team.');
 	const { team, season } = list.surroundings;
-	return { team: { id: team.id, name: team.name }, season, today, lines: list.lines };
+	return {
+		team: { id: team.id, name: team.name },
+		season,
+		today,
+		lines: list.lines,
+		hasPlayers: list.surroundings.players.length > 0
+	};
 };
 
 const archive =

@@ -30,6 +30,14 @@
 	{#snippet ways()}
 		<Button size="small" href="{base}/new">{w('New practice')}</Button>
 	{/snippet}
+	{#if !data.hasPlayers}
+		<p class="empty">
+			{w('This team has no players yet.')}
+			<a href="/{data.team.id}/squad">{w('Add the squad first')}</a>{w(
+				': groups, turns and waiting are worked out from who comes.'
+			)}
+		</p>
+	{/if}
 	{#each weeks as [week, lines] (week)}
 		<section>
 			<h2>{week > 0 && week <= data.season.weeks ? `Week ${week}` : 'Outside the season'}</h2>
@@ -59,9 +67,9 @@
 							<button
 								class="link"
 								formaction={line.isArchived ? '?/restore' : '?/archive'}
-								aria-label="{line.isArchived ? 'Take out' : 'Put away'} {dayWords(line.date)}"
+								aria-label="{line.isArchived ? 'Restore' : 'Archive'} {dayWords(line.date)}"
 							>
-								{line.isArchived ? 'Take out' : 'Put away'}
+								{line.isArchived ? 'Restore' : 'Archive'}
 							</button>
 						</form>
 					</li>
@@ -70,14 +78,14 @@
 		</section>
 	{:else}
 		<p class="empty">
-			{w('There is no practice yet.')} <a href="{base}/new">Make the first one</a>: the date, the
+			{w('There is no practice yet.')} <a href="{base}/new">Create the first one</a>: the date, the
 			minutes, and who comes.
 		</p>
 	{/each}
 	{#if archived > 0}
 		<button class="link" onclick={() => (showsArchived = !showsArchived)}>
 			{showsArchived ? 'Hide' : 'Show'}
-			{archived} put away
+			{archived} archived
 		</button>
 	{/if}
 </Page>

@@ -1,9 +1,10 @@
-import { error } from '@sveltejs/kit';
+import { error, fail } from '@sveltejs/kit';
 import { useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
+import { setDrillArchived } from '$lib/server/repositories/drills';
 import { loadDrillPage } from '$lib/server/usecases/drillPage';
 import { todayOf } from '$lib/server/today';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const today = await todayOf(params.team);
@@ -17,3 +18,13 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	if (!page) error(404, 'There is no such drill on this shelf.');
 	return { team: { id, name, skillAreas }, ...page };
 };
+
+const archive =
+	(archived: boolean): Actions[string] =>
+	async ({ params }) => {
+		const { team, drill } = params as { team: string; drill: string };
+		const isDone = await setDrillArchived(await useDb(), team, { id: drill, archived });
+		if (!isDone) return fail(400, { message: 'There is no such drill.' });
+	};
+
+export const actions: Actions = { archive: archive(true), restore: archive(false) };

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
+	import { stay } from '$lib/components/page/notice.svelte';
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
@@ -94,8 +96,18 @@
 		{/if}
 		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">Copy</a>
 		<a href="{own}/file" download="{drill.id}.json">{w('The drill as a file')}</a>
+		<form method="POST" use:enhance={stay}>
+			<button class="link" formaction={data.isArchived ? '?/restore' : '?/archive'}
+				>{data.isArchived ? 'Restore' : 'Archive'}</button
+			>
+		</form>
 		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
 	{/snippet}
+	{#if data.isArchived}
+		<p role="status">
+			{w('This drill is archived: it is not on the shelf, and practices that have it keep it.')}
+		</p>
+	{/if}
 	<div class="columns">
 		<div>
 			<div class="choices">

@@ -1,13 +1,20 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import Type from 'typebox';
 import { fail as notRead, ok, type Result } from '$core/base';
 import { useDb } from '$lib/server/app';
 import { findTeam, loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
-import { readSquadCsv, type CsvReading } from '$lib/server/usecases/squadCsv';
+import {
+	parseCsv,
+	readSquadTable,
+	type CsvReading,
+	type CsvTable
+} from '$lib/server/usecases/squadCsv';
 import { todayOf } from '$lib/server/today';
+import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Rows and faults that are shown; the counts are of all. */
+/** Rows and lines that are shown; the counts are of all. */
 const MOST_SHOWN = 20;
 
 const DELIMITERS = ['', ',', ';', '\t'];
@@ -22,54 +29,96 @@ export const load: PageServerLoad = async ({ params }) => {
 /** The most bytes that a table of players has. */
 const MOST_BYTES = 1_000_000;
 
-/** What the file of the form holds, or why it is not looked at. */
-async function readFile(teamId: string, form: FormData): Promise<Result<CsvReading, string>> {
-	const today = await todayOf(teamId);
-	const surroundings = await loadSurroundings(await useDb(), teamId, today);
+const Cells = Type.Array(Type.String({ maxLength: 2000 }), { maxItems: 200 });
+/** Lines that were put right on the page, in place of a file. */
+const Corrected = Type.Object(
+	{
+		headings: Cells,
+		lines: Type.Array(
+			Type.Object({ line: Type.Integer(), cells: Cells }, { additionalProperties: false }),
+			{ maxItems: 1000 }
+		)
+	},
+	{ additionalProperties: false }
+);
+/** What columns are taken for, by their place. */
+const Chosen = Type.Array(Type.String({ maxLength: 200 }), { maxItems: 200 });
+
+function json(form: FormData, field: string): unknown {
+	try {
+		return JSON.parse(String(form.get(field) ?? 'null'));
+	} catch {
+		return null;
+	}
+}
+
+/** The table of the form: the lines that were put right, else the file. */
+async function tableOf(form: FormData): Promise<Result<CsvTable, string>> {
+	const corrected = readShape(Corrected, json(form, 'corrected'));
+	if (corrected.ok) return ok({ ...corrected.value, delimiter: '', encoding: '' });
 	const file = form.get('file');
-	if (!surroundings || !(file instanceof File) || file.size === 0)
-		return notRead('Choose a file first.');
+	if (!(file instanceof File) || file.size === 0) return notRead('Choose a file first.');
 	if (file.size > MOST_BYTES)
 		return notRead(
 			`${file.name} has ${(file.size / 1e6).toFixed(1)} MB; a table of players has 1 MB at most.`
 		);
-	const { team, players } = surroundings;
 	const chosen = (key: string, of: readonly string[]) =>
 		of.find((each) => each === form.get(key)) ?? of[0];
 	return ok(
-		readSquadCsv(new Uint8Array(await file.arrayBuffer()), {
-			team,
-			known: new Map(players.map((player) => [player.id, player])),
+		parseCsv(new Uint8Array(await file.arrayBuffer()), {
 			delimiter: chosen('delimiter', DELIMITERS),
 			encoding: chosen('encoding', ENCODINGS)
 		})
 	);
 }
 
-const shown = (reading: CsvReading) => ({
+type Read = { table: CsvTable; reading: CsvReading };
+
+/** What the form holds for the squad of a team, or why it is not looked at. */
+async function readForm(teamId: string, form: FormData): Promise<Result<Read, string>> {
+	const today = await todayOf(teamId);
+	const surroundings = await loadSurroundings(await useDb(), teamId, today);
+	if (!surroundings) return notRead('There is no such team.');
+	const table = await tableOf(form);
+	if (!table.ok) return table;
+	const { team, players } = surroundings;
+	const chosen = readShape(Chosen, json(form, 'columns'));
+	const isSame = chosen.ok && chosen.value.length === table.value.headings.length;
+	const reading = readSquadTable(table.value, {
+		team,
+		known: new Map(players.map((player) => [player.id, player])),
+		...(isSame && { chosen: chosen.value })
+	});
+	return ok({ table: table.value, reading });
+}
+
+const shown = ({ table: { delimiter, encoding, headings }, reading }: Read) => ({
 	...reading,
+	...{ delimiter, encoding, headings },
 	rows: reading.rows.slice(0, MOST_SHOWN),
-	faults: reading.faults.slice(0, MOST_SHOWN),
+	notes: reading.notes.slice(0, MOST_SHOWN),
 	players: reading.rows.length,
-	added: reading.rows.filter(({ id }) => id === undefined).length,
-	wrong: reading.faults.length
+	added: reading.rows.filter(({ id }) => id === undefined).length
 });
 
 export const actions: Actions = {
 	look: async ({ params, request }) => {
-		const reading = await readFile(params.team as string, await request.formData());
-		return reading.ok ? { reading: shown(reading.value) } : fail(400, { message: reading.failure });
+		const read = await readForm(params.team as string, await request.formData());
+		return read.ok ? { reading: shown(read.value) } : fail(400, { message: read.failure });
 	},
+	/** Stores the good lines; those that are not good stay on the page to be put right. */
 	store: async ({ params, request }) => {
 		const teamId = params.team as string;
-		const reading = await readFile(teamId, await request.formData());
-		if (!reading.ok) return fail(400, { message: reading.failure });
-		const { rows, faults } = reading.value;
-		if (faults.length > 0) return fail(400, { reading: shown(reading.value) });
+		const read = await readForm(teamId, await request.formData());
+		if (!read.ok) return fail(400, { message: read.failure });
+		const { rows, bad, trouble } = read.value.reading;
+		if (trouble || rows.length === 0) return fail(400, { reading: shown(read.value) });
 		const today = await todayOf(teamId);
 		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
 		if (!saved.ok)
 			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });
-		redirect(303, `/${encodeURIComponent(teamId)}/squad`);
+		if (bad.length === 0) redirect(303, `/${encodeURIComponent(teamId)}/squad`);
+		const left = { ...read.value.reading, rows: [], notes: [] };
+		return { stored: rows.length, reading: shown({ ...read.value, reading: left }) };
 	}
 };

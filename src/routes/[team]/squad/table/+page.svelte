@@ -11,103 +11,202 @@
 	const w = useWording();
 	const reading = $derived(form && 'reading' in form ? form.reading : null);
 	const message = $derived(form && 'message' in form ? form.message : '');
+	const stored = $derived(form && 'stored' in form ? (form.stored ?? 0) : 0);
 	const TAB = '\t';
 	const DELIMITER = new Map([
 		[',', 'commas'],
 		[';', 'semicolons'],
 		[TAB, 'tabs']
 	]);
-	const heading = (id: string) => data.team.skillAreas.find((area) => area.id === id)?.name ?? id;
+	const FIELDS = ['number', 'name', 'unit', 'positions', 'born', 'leads', 'usually late', 'id'];
+	const many = (count: number, one: string, several: string) =>
+		`${count} ${count === 1 ? one : several}`;
+
+	// What is chosen and put right stays until the file is looked at again.
+	let columns: string[] = $derived(reading?.columns.map(({ takenFor }) => takenFor) ?? []);
+	let lines = $derived(
+		reading?.bad.map(({ line, cells }) => ({
+			line,
+			cells: reading.headings.map((_, place) => cells[place] ?? '')
+		})) ?? []
+	);
+	/** After the good lines are stored, those that are left come from the page, not from the file. */
+	const corrected = $derived(
+		stored > 0 || reading?.delimiter === ''
+			? JSON.stringify({ headings: reading?.headings ?? [], lines })
+			: ''
+	);
+	function correct(at: number, place: number, cell: string) {
+		lines = lines.map((each, index) =>
+			index === at ? { ...each, cells: each.cells.with(place, cell) } : each
+		);
+	}
 </script>
 
 <Page team={data.team} current="squad" title="Squad as a table file">
 	<p>
-		<a href="/{data.team.id}/squad/table/download" download="squad.csv"
-			>{w('Take the squad out as CSV')}</a
-		>, change it in any program for tables, and bring it back. Nothing is stored before you say so.
+		<a href="/{data.team.id}/squad/table/download" download="squad.csv">Download CSV</a>, change it
+		in any program for tables, and import it here. You see what it holds before anything is stored.
 	</p>
 	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay}>
-		<label class="file"
-			>CSV file <input type="file" name="file" accept=".csv,.txt,text/csv" /></label
+		<input type="hidden" name="columns" value={JSON.stringify(columns)} />
+		<input type="hidden" name="corrected" value={corrected} />
+		{#if corrected === ''}
+			<label class="file"
+				>CSV file <input
+					type="file"
+					name="file"
+					accept=".csv,.txt,text/csv"
+					onchange={() => (columns = [])}
+				/></label
+			>
+			<Select id="delimiter" name="delimiter" labelText="Between cells" size="sm">
+				<SelectItem value="" text="find out" />
+				<SelectItem value="," text="commas" />
+				<SelectItem value=";" text="semicolons" />
+				<SelectItem value={TAB} text="tabs" />
+			</Select>
+			<Select id="encoding" name="encoding" labelText="Letters" size="sm">
+				<SelectItem value="auto" text="find out" />
+				<SelectItem value="utf-8" text="UTF-8" />
+				<SelectItem value="windows-1252" text="Windows, western" />
+				<SelectItem value="utf-16le" text="UTF-16" />
+			</Select>
+		{/if}
+		<Button type="submit" size="small" kind="tertiary"
+			>{reading ? 'Check again' : 'Check the file'}</Button
 		>
-		<Select id="delimiter" name="delimiter" labelText="Between cells" size="sm">
-			<SelectItem value="" text="find out" />
-			<SelectItem value="," text="commas" />
-			<SelectItem value=";" text="semicolons" />
-			<SelectItem value={TAB} text="tabs" />
-		</Select>
-		<Select id="encoding" name="encoding" labelText="Letters" size="sm">
-			<SelectItem value="auto" text="find out" />
-			<SelectItem value="utf-8" text="UTF-8" />
-			<SelectItem value="windows-1252" text="Windows, western" />
-			<SelectItem value="utf-16le" text="UTF-16" />
-		</Select>
-		<Button type="submit" size="small" kind="tertiary">Look at the file</Button>
-		{#if reading && reading.wrong === 0 && reading.players > 0}
+		{#if reading && reading.trouble === '' && reading.players > 0}
 			<Button type="submit" size="small" formaction="?/store">
-				Store {reading.players}
-				{w('players')}
+				{w(`Import ${many(reading.players, 'player', 'players')}`)}
 			</Button>
 		{/if}
-	</form>
-	{#if message}
-		<InlineNotification
-			lowContrast
-			hideCloseButton
-			kind="error"
-			title="Not stored."
-			subtitle={message}
-		/>
-	{/if}
-	{#if reading}
-		<section aria-label="What the file holds">
-			<p>
-				{reading.players}
-				{w('players,')}
-				{reading.added} of them new, {DELIMITER.get(reading.delimiter) ?? reading.delimiter} between cells,
-				letters as {reading.encoding}.
+		{#if message}
+			<InlineNotification
+				lowContrast
+				hideCloseButton
+				kind="error"
+				title="Nothing imported."
+				subtitle={message}
+			/>
+		{/if}
+		{#if stored > 0}
+			<p role="status">
+				<strong>{w(`${many(stored, 'player', 'players')} imported.`)}</strong>
+				{w(`${many(lines.length, 'line is', 'lines are')} left to correct below.`)}
+				<a href="/{data.team.id}/squad">Go to the squad</a>
 			</p>
-			{#if reading.wrong > 0}
-				<h2 class="wrong">{reading.wrong} things to put right in the file first</h2>
-				<ul>
-					{#each reading.faults as { line, column, message: words }, index (index)}
-						<li>Line {line}{column ? `, ${column}` : ''}: {words}</li>
-					{/each}
-				</ul>
-			{/if}
-			<h2>Columns</h2>
-			<ul>
-				{#each reading.columns as { heading: found, takenFor }, index (index)}
-					<li>“{found}” {takenFor ? `is ${heading(takenFor)}` : 'is left out'}</li>
-				{/each}
-			</ul>
-			{#if reading.rows.length > 0}
-				<h2>The first rows</h2>
-				<div class="scroll">
-					<table>
-						<thead>
-							<tr>
-								<th scope="col">No.</th><th scope="col">Name</th><th scope="col">{w('Unit')}</th>
-								<th scope="col">Positions</th>
-								{#each data.team.skillAreas as { id, name } (id)}<th scope="col">{name}</th>{/each}
-							</tr>
-						</thead>
-						<tbody>
-							{#each reading.rows as row, index (index)}
+		{/if}
+		{#if reading}
+			<section aria-label="What the file holds">
+				{#if stored === 0}
+					<p>
+						{w(many(reading.players, 'player', 'players'))},
+						{reading.added} of them new{#if reading.delimiter}, {DELIMITER.get(reading.delimiter) ??
+								reading.delimiter} between cells, letters as {reading.encoding}{/if}.
+					</p>
+				{/if}
+				{#if reading.trouble}<p class="wrong" role="alert">{reading.trouble}</p>{/if}
+				{#if lines.length > 0}
+					<h2 class="wrong">{many(lines.length, 'line', 'lines')} to correct</h2>
+					<p>The other lines can be imported without {lines.length === 1 ? 'it' : 'them'}.</p>
+					<div class="scroll">
+						<table>
+							<thead>
 								<tr>
-									<td>{row.number ?? ''}</td>
-									<td>{row.name}</td>
-									<td>{data.team.units.find(({ id }) => id === row.unit)?.name ?? ''}</td>
-									<td>{row.positions.join(', ')}</td>
-									{#each data.team.skillAreas as { id } (id)}<td>{row.ratings[id] ?? ''}</td>{/each}
+									<th scope="col">Line</th>
+									{#each reading.headings as heading, place (place)}<th scope="col">{heading}</th
+										>{/each}
 								</tr>
-							{/each}
-						</tbody>
-					</table>
-				</div>
-			{/if}
-		</section>
-	{/if}
+							</thead>
+							<tbody>
+								{#each lines as { line, cells }, at (line)}
+									<tr>
+										<td>{line}</td>
+										{#each cells as cell, place (place)}
+											<td>
+												<input
+													class="cell"
+													aria-label="{reading.headings[place]}, line {line}"
+													value={cell}
+													disabled={corrected === ''}
+													oninput={(event) => correct(at, place, event.currentTarget.value)}
+												/>
+											</td>
+										{/each}
+									</tr>
+									<tr>
+										<td></td>
+										<td class="wrong" colspan={cells.length}>
+											{reading.bad[at].faults
+												.map(({ column, message: words }) =>
+													column ? `${column}: ${words}` : `Line ${line} ${words}`
+												)
+												.join('; ')}
+										</td>
+									</tr>
+								{/each}
+							</tbody>
+						</table>
+					</div>
+				{/if}
+				{#if reading.notes.length > 0}
+					<h2>Taken as it is written</h2>
+					<ul>
+						{#each reading.notes as { line, column, message: words }, index (index)}
+							<li>Line {line}, {column}: {words}</li>
+						{/each}
+					</ul>
+				{/if}
+				{#if corrected === ''}
+					<h2>Columns</h2>
+					<div class="columns">
+						{#each reading.columns as { heading }, place (place)}
+							<Select
+								id="column-{place}"
+								size="sm"
+								labelText="“{heading}” is"
+								bind:selected={columns[place]}
+							>
+								<SelectItem value="" text="left out" />
+								{#each FIELDS as field (field)}<SelectItem value={field} text={field} />{/each}
+								{#each data.team.skillAreas as { id, name } (id)}
+									<SelectItem value={id} text={name} />
+								{/each}
+							</Select>
+						{/each}
+					</div>
+				{/if}
+				{#if reading.rows.length > 0}
+					<h2>The first rows</h2>
+					<div class="scroll">
+						<table>
+							<thead>
+								<tr>
+									<th scope="col">No.</th><th scope="col">Name</th><th scope="col">{w('Unit')}</th>
+									<th scope="col">Positions</th>
+									{#each data.team.skillAreas as { id, name } (id)}<th scope="col">{name}</th
+										>{/each}
+								</tr>
+							</thead>
+							<tbody>
+								{#each reading.rows as row, index (index)}
+									<tr>
+										<td>{row.number ?? ''}</td>
+										<td>{row.name}</td>
+										<td>{data.team.units.find(({ id }) => id === row.unit)?.name ?? ''}</td>
+										<td>{row.positions.join(', ')}</td>
+										{#each data.team.skillAreas as { id } (id)}<td>{row.ratings[id] ?? ''}</td
+											>{/each}
+									</tr>
+								{/each}
+							</tbody>
+						</table>
+					</div>
+				{/if}
+			</section>
+		{/if}
+	</form>
 </Page>
 
 <style>
@@ -132,16 +231,34 @@
 		flex-wrap: wrap;
 		gap: 12px 20px;
 		align-items: end;
-		padding-bottom: 14px;
-		border-bottom: 1px solid var(--ink);
 	}
-	form :global(.bx--form-item) {
+	form > :global(.bx--form-item) {
 		flex: 0 0 170px;
+	}
+	form > p,
+	section {
+		flex-basis: 100%;
+		min-width: 0;
 	}
 	.file {
 		display: grid;
 		gap: 6px;
 		font-size: 12px;
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+		gap: 10px 16px;
+	}
+	.cell {
+		font: inherit;
+		font-size: 13px;
+		min-height: 28px;
+		min-width: 70px;
+		max-width: 160px;
+		border: 1px solid var(--rule);
+		background: #fff;
+		padding: 2px 5px;
 	}
 	li {
 		line-height: 1.5;
