@@ -74,7 +74,7 @@ test('a period is dragged to another place in the order', async ({ page }) => {
 	const game = await middle(page.locator('.block').filter({ hasText: 'Eight a side' }));
 	const from = await middle(squares);
 	await pull(page, from, { x: from.x, y: game.bottom - 4 });
-	await expect(page.getByText('Move Two-touch squares behind Eight a side')).toBeVisible();
+	await expect(page.getByText('Move Two-touch squares after Eight a side')).toBeVisible();
 	await page.mouse.up();
 	await expect.poll(async () => (await middle(squares)).y).toBeGreaterThan(game.bottom - 60);
 });

@@ -62,6 +62,20 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await expect(page.getByText('Side now: from the right')).toBeVisible();
 });
 
+test('a drill is archived: it leaves the shelf, and is found again to be restored', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/drills/long-and-lift`);
+	await page.getByRole('button', { name: 'Archive' }).click();
+	await expect(page.getByText('This drill is archived')).toBeVisible();
+	await open(page, `${server.url}/saltmarsh/drills?words=long+lift`);
+	await expect(page.getByText('Archived: Long and lift')).toBeVisible();
+	await page.getByRole('link', { name: 'Long and lift' }).click();
+	await page.getByRole('button', { name: 'Restore' }).click();
+	await expect(page.getByRole('button', { name: 'Archive' })).toBeVisible();
+});
+
 test('drills go out as files and a drawing, and come in after what clashes is decided', async ({
 	page,
 	server
@@ -90,17 +104,17 @@ test('drills go out as files and a drawing, and come in after what clashes is de
 	await input.setInputFiles(file(drill));
 	await look.click();
 	await expect(page.getByText('channel-duel is here already, the same')).toBeVisible();
-	await expect(page.getByRole('button', { name: 'Take the drills in' })).toBeHidden();
+	await expect(page.getByRole('button', { name: 'Import the drills' })).toBeHidden();
 	await input.setInputFiles(file({ ...drill, name: 'Channel duel, wider' }));
 	await look.click();
 	await page
 		.getByLabel('What becomes of Channel duel, wider')
 		.selectOption('take it as a new revision');
-	await page.getByRole('button', { name: 'Take the drills in' }).click();
+	await page.getByRole('button', { name: 'Import the drills' }).click();
 	await page.getByRole('link', { name: 'Channel duel, wider' }).click();
 	await page.getByRole('link', { name: '1', exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
-	await page.getByRole('link', { name: 'Take this revision back' }).click();
+	await page.getByRole('link', { name: 'Restore this revision' }).click();
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Channel duel', exact: true })).toBeVisible();
 	await expect(page.getByRole('link', { name: '3', exact: true })).toBeVisible();
@@ -182,7 +196,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await page.getByRole('button', { name: 'A turn starts' }).click();
 	await page.getByRole('button', { name: 'A turn ends' }).click();
 	await expect(page.getByText(/^1 try: \d/)).toBeVisible();
-	await page.getByRole('button', { name: 'Take these seconds' }).click();
+	await page.getByRole('button', { name: 'Use these seconds' }).click();
 	await expect(page.getByLabel('Shortest')).not.toHaveValue('');
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Revisions' })).toBeVisible();
@@ -201,7 +215,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(page.getByText(/It balances/)).toBeVisible();
 
 	await open(page, `${server.url}/saltmarsh/drills/channel-duel`);
-	await page.getByRole('link', { name: 'Make a drill of Recover behind' }).click();
+	await page.getByRole('link', { name: 'Copy as a drill: Recover behind' }).click();
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Channel duel: Recover behind' })).toBeVisible();
 });

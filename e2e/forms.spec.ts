@@ -143,7 +143,7 @@ test('a change that the server does not take is named, and tried again or given 
 	page.on('dialog', (each) => each.accept());
 	await open(page);
 	await expect(page.getByRole('alert')).toContainText('There is no such place.');
-	await page.getByRole('button', { name: 'Give it up' }).click();
+	await page.getByRole('button', { name: 'Discard' }).click();
 	await expect(page.getByText('There is no such place.')).toBeHidden();
 });
 

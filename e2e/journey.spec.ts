@@ -45,7 +45,7 @@ test.describe('Tuesday of week 6', () => {
 		expect(await places()).not.toEqual(before);
 	});
 
-	test('mends what is found with one press, and takes it back', async ({ page }) => {
+	test('fixes what is found with one press, and takes it back', async ({ page }) => {
 		await expect(page.getByRole('heading', { name: 'To fix: 9' })).toBeVisible();
 		await page.getByRole('button', { name: 'Move Turn and switch to zone E' }).click();
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
@@ -54,6 +54,56 @@ test.describe('Tuesday of week 6', () => {
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeVisible();
 		await page.keyboard.press('Shift+U');
 		await expect(page.getByText('Zone D holds Three-lane break')).toBeHidden();
+	});
+
+	test('puts in the first drill that a search finds with Enter, goes back with Escape, keeps notes', async ({
+		page
+	}) => {
+		const keys = page.getByRole('button', { name: 'Keys' });
+		await keys.focus();
+		await page.keyboard.press('/');
+		const search = page.getByRole('searchbox', { name: 'Find a drill' });
+		await expect(search).toBeFocused();
+		await search.fill('slalom');
+		await search.press('Enter');
+		await expect(page.getByRole('button', { name: 'Buoy slalom, 10 minutes' })).toBeVisible();
+		await search.press('Escape');
+		await search.press('Escape');
+		await expect(keys).toBeFocused();
+		await keys.press('Enter');
+		await expect(page.getByRole('dialog')).toBeVisible();
+		await page.keyboard.press('Escape');
+		await expect(keys).toBeFocused();
+
+		await page.getByRole('button', { name: 'Buoy slalom, 10 minutes' }).click();
+		await page.getByLabel('Notes').fill('Left-handers first');
+		await page.getByLabel('Notes').blur();
+		await saved(page);
+		await page.reload();
+		await page.getByRole('button', { name: 'Buoy slalom, 10 minutes' }).click();
+		await expect(page.getByLabel('Notes')).toHaveValue('Left-handers first');
+	});
+
+	test('says what a station lacks before it is taken', async ({ page }) => {
+		await page.getByRole('button', { name: 'Four stations, 30 minutes' }).click();
+		await page.getByRole('button', { name: 'Change the stations' }).click();
+		const dialog = page.getByRole('dialog');
+		await expect(dialog.getByText(/players of this|takes .* to .* players/)).toBeHidden();
+		await dialog.getByLabel('Station 1').selectOption('eight-a-side');
+		await expect(
+			dialog.getByText(/Eight a side takes 16 to 24 players; a group has/)
+		).toBeVisible();
+	});
+
+	test('shows its panel and what is to fix within reach on a phone', async ({ page }) => {
+		await page.setViewportSize({ width: 390, height: 844 });
+		await page.getByRole('link', { name: 'to fix' }).click();
+		await expect(page.getByRole('region', { name: 'To fix' })).toBeInViewport();
+		await page.getByRole('button', { name: /^Channel duel: / }).click();
+		const panel = page.getByRole('region', { name: 'Selected period' });
+		await expect(panel.getByLabel('Minutes')).toBeInViewport({ ratio: 1 });
+		await panel.getByRole('button', { name: 'Close' }).click();
+		await expect(panel).toBeHidden();
 	});
 
 	test('says the strip as a table too', async ({ page }) => {

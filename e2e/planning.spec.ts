@@ -68,7 +68,7 @@ test('halves of groups meet a new half at every station', async ({ page }) => {
 	await dialog.getByText('Halves of the groups meet').click();
 	await expect(dialog.getByText('No two halves meet twice.')).toBeVisible();
 	await expect(dialog.locator('tbody td').first().locator('svg')).toHaveCount(2);
-	await dialog.getByRole('button', { name: 'Go round like this' }).click();
+	await dialog.getByRole('button', { name: 'Use this rotation' }).click();
 	await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute(
 		'title',
 		/another round/

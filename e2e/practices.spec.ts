@@ -37,10 +37,10 @@ test('a practice is kept as a template, and a new one starts with it', async ({ 
 	await open(page, `${server.url}/saltmarsh/practices`);
 	await page.getByRole('link', { name: 'Keep Tuesday 6 April as a template' }).click();
 	await page.getByLabel('Called').fill('Stations and a game');
-	await page.getByRole('button', { name: 'Keep as a template' }).click();
+	await page.getByRole('button', { name: 'Save as a template' }).click();
 	await expect(page.getByRole('listitem')).toContainText('Stations and a game');
 	await page.getByLabel('Called').fill('Stations and a game');
-	await page.getByRole('button', { name: 'Keep as a template' }).click();
+	await page.getByRole('button', { name: 'Save as a template' }).click();
 	await expect(page.getByText('is the name of another template')).toBeVisible();
 
 	await page.getByRole('link', { name: 'Practices' }).first().click();

@@ -29,7 +29,7 @@ test('zones are drawn, pulled, typed and divided, and the board plans on them', 
 	await page.getByRole('textbox', { name: 'Zone' }).fill('Grass');
 	await page.getByRole('textbox', { name: 'Zone' }).press('Enter');
 	await page.getByLabel('Goal, hoop, net or wall to put here').fill('wall');
-	await page.getByRole('button', { name: 'Put here' }).click();
+	await page.getByRole('button', { name: 'Add here' }).click();
 	await page.getByRole('button', { name: 'Divide into 2' }).click();
 	await expect(page.getByRole('heading', { name: '14 zones' })).toBeVisible();
 	await page.getByRole('button', { name: 'Undo' }).click();
@@ -82,7 +82,7 @@ test('a player’s page holds what a practitioner said, and gives or removes all
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	const [download] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('link', { name: 'Save all that is kept' }).click()
+		page.getByRole('link', { name: 'Download what is kept' }).click()
 	]);
 	const kept = JSON.parse(readFileSync(await download.path(), 'utf8'));
 	expect(kept.person).toMatchObject({ name: 'Keziah Stainmoor', note: 'Left stick down.' });

@@ -221,7 +221,7 @@ function editWords(edit: Edit, plan: Plan): string {
 			if (edit.set.drill) return `Run ${names.drill(edit.set.drill.id)} instead`;
 			if (edit.set.copies) return describeCopies(edit.block, edit.set.copies, plan);
 			if (edit.set.lineup !== undefined)
-				return `${edit.set.lineup ? 'Set' : 'Take away'} the line-up of ${names.block(edit.block)}`;
+				return `${edit.set.lineup ? 'Set' : 'Remove'} the line-up of ${names.block(edit.block)}`;
 			if (edit.set.eyes)
 				return `${names.adult(edit.set.eyes)} watches ${names.block(edit.block)} too`;
 			if (edit.set.stopShare !== undefined)

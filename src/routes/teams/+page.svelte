@@ -31,8 +31,8 @@
 			</li>
 		{:else}
 			<li class="empty">
-				There is no team yet. <a href="/teams/new">Make the first one</a>: its name, its sport, and
-				who plays.
+				There is no team yet. <a href="/teams/new">Create the first one</a>: its name, its sport,
+				and who plays.
 			</li>
 		{/each}
 	</ul>

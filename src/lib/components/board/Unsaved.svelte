@@ -35,9 +35,7 @@
 			<Button size="small" kind="tertiary" on:click={() => ontell(editor.retry(refused))}
 				>Try again</Button
 			>
-			<Button size="small" kind="tertiary" on:click={() => editor.giveUp(refused)}
-				>Give it up</Button
-			>
+			<Button size="small" kind="tertiary" on:click={() => editor.giveUp(refused)}>Discard</Button>
 		{/snippet}
 	</Banner>
 {/each}

@@ -78,7 +78,7 @@
 		disabled={place >= rungs.length - 1}
 		onclick={() => draft.moveRung(1)}>{w('Higher')}</button
 	>
-	<button type="button" class="link" onclick={draft.removeRung}>{w('Take this rung out')}</button>
+	<button type="button" class="link" onclick={draft.removeRung}>{w('Remove this rung')}</button>
 </div>
 
 <style>

@@ -33,13 +33,13 @@
 	<p role="status">{words}</p>
 	<div class="ways">
 		<button type="button" class="link" disabled={timing.tries === 0} onclick={() => onuse(timing)}
-			>{w('Take these seconds')}</button
+			>{w('Use these seconds')}</button
 		>
 		<button
 			type="button"
 			class="link"
 			disabled={taps.length === 0}
-			onclick={() => (taps = taps.slice(0, -1))}>Take back a tap</button
+			onclick={() => (taps = taps.slice(0, -1))}>Undo a tap</button
 		>
 		<button type="button" class="link" disabled={taps.length === 0} onclick={() => (taps = [])}
 			>Begin anew</button

@@ -42,7 +42,7 @@
 						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(
 							id ?? ''
 						)}"
-						aria-label="{w('Make a drill of')} {name}">{w('Make a drill of it')}</a
+						aria-label="{w('Copy as a drill:')} {name}">{w('Copy as a drill')}</a
 					>
 				</p>
 			</li>

@@ -119,7 +119,7 @@
 				type="button"
 				class="link"
 				aria-label="Take {name} away"
-				onclick={() => setFixture(name, undefined)}>Take away</button
+				onclick={() => setFixture(name, undefined)}>Remove</button
 			>
 		</div>
 	{/each}
@@ -142,7 +142,7 @@
 			onclick={() => {
 				setFixture(item.trim(), 1);
 				item = '';
-			}}>Put here</button
+			}}>Add here</button
 		>
 	</div>
 	<h3>Beside it</h3>

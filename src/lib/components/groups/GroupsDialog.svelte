@@ -83,7 +83,7 @@
 	modalHeading="{w('Groups of')} {period.name}"
 	primaryButtonText={w('Use these groups')}
 	primaryButtonDisabled={!planning.best}
-	secondaryButtonText="Leave them as they are"
+	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

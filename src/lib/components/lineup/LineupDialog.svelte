@@ -90,7 +90,7 @@
 	modalHeading={w('Line-up')}
 	primaryButtonText={w('Use this line-up')}
 	primaryButtonDisabled={!output}
-	secondaryButtonText="Leave it"
+	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

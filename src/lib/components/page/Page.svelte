@@ -122,6 +122,9 @@
 		align-items: center;
 	}
 	.ways :global(a:not(.bx--btn)) {
+		display: inline-flex;
+		align-items: center;
+		min-height: 28px;
 		font-weight: 600;
 		color: var(--action);
 	}

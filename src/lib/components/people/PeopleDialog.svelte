@@ -33,7 +33,7 @@
 	open
 	modalHeading="Who comes?"
 	primaryButtonText="Plan with {expected.length} {w('players and')} {present.length} {w('adults')}"
-	secondaryButtonText="Leave as it is"
+	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

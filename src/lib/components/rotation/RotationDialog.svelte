@@ -76,9 +76,9 @@
 <Modal
 	open
 	modalHeading="{w('Through the stations of')} {period.name}"
-	primaryButtonText="Go round like this"
+	primaryButtonText="Use this rotation"
 	primaryButtonDisabled={!output}
-	secondaryButtonText="Leave it as it is"
+	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

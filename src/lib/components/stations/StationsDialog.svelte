@@ -146,10 +146,10 @@
 		? `${w('Stations of')} ${period.name}`
 		: `${w('Split')} ${period.name} ${w('into stations')}`}
 	primaryButtonText={w(
-		period.slots ? `Take these ${count} stations` : `Split into ${count} stations`
+		period.slots ? `Use these ${count} stations` : `Split into ${count} stations`
 	)}
 	primaryButtonDisabled={!canApply}
-	secondaryButtonText="Leave as it is"
+	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

@@ -172,8 +172,8 @@
 	input[type='checkbox'] {
 		display: block;
 		margin: 0 auto;
-		width: 20px;
-		height: 20px;
+		width: 24px;
+		height: 24px;
 		accent-color: var(--action);
 	}
 	input.short:not([type='checkbox']) {
@@ -198,6 +198,9 @@
 	}
 	a,
 	.link {
+		display: inline-flex;
+		align-items: center;
+		min-height: 28px;
 		font-size: 13px;
 		font-weight: 600;
 		padding: 0 4px;

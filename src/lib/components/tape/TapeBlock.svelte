@@ -60,6 +60,9 @@
 					isNarrow ? '' : adults
 				].filter(Boolean)
 	);
+	/** Small where the words of a narrow copy need the room. */
+	const bibSize = (height: number) =>
+		isCramped ? 13 : Math.max(13, Math.min(isNarrow && !block.isStation ? 16 : 22, height - 4));
 	const slices = $derived(
 		block.runs.map((each) => ({
 			top: (each.fromSecond - block.fromSecond) * scale,
@@ -117,7 +120,7 @@
 			{/if}
 			<span class="bibs">
 				{#each slice.bibs as bib, place (place)}
-					<Bib {bib} size={isCramped ? 13 : Math.max(13, Math.min(22, slice.height - 4))} />
+					<Bib {bib} size={bibSize(slice.height)} />
 				{/each}
 			</span>
 		</span>
@@ -204,9 +207,12 @@
 		overflow-wrap: anywhere;
 		hyphens: auto;
 	}
-	.words.station,
-	.words.beside {
+	.words.station {
 		right: 27px;
+	}
+	/* The name may use the whole width: the bib stands at the foot. */
+	.words.beside > span {
+		padding-right: 18px;
 	}
 	.words.station strong {
 		display: -webkit-box;

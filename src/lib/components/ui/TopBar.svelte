@@ -58,7 +58,8 @@
 	.brand {
 		font-weight: 800;
 		font-size: 15.5px;
-		align-self: center;
+		display: flex;
+		align-items: center;
 		white-space: nowrap;
 	}
 	nav {

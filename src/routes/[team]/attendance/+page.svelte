@@ -81,7 +81,7 @@
 	{#if data.practices.length === 0}
 		<p class="empty">
 			{w('No practice is planned in this week.')}
-			<a href="/{data.team.id}/practices/new">{w('Make a practice')}</a>
+			<a href="/{data.team.id}/practices/new">{w('Create a practice')}</a>
 		</p>
 	{:else}
 		{#each [{ heading: 'Players', people: players }, { heading: 'Adults', people: adults }] as { heading, people } (heading)}

@@ -62,7 +62,7 @@
 							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
 							<a
 								href="{base}/templates?from={line.id}"
-								aria-label="Keep {dayWords(line.date)} as a template">Template</a
+								aria-label="Save {dayWords(line.date)} as a template">Template</a
 							>
 							<button
 								class="link"

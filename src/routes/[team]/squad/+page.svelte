@@ -51,7 +51,7 @@
 		.length} players. Ratings run from 1 to 5 and hold from today on, as units do."
 >
 	{#snippet ways()}
-		<a href="/{data.team.id}/squad/table">Table file in or out</a>
+		<a href="/{data.team.id}/squad/table">Import or download CSV</a>
 		<Button size="small" kind="tertiary" on:click={() => (pasting = true)}
 			>{w('Paste players')}</Button
 		>
@@ -85,8 +85,8 @@
 	<Modal
 		open
 		modalHeading={w('Paste players')}
-		primaryButtonText="Add them"
-		secondaryButtonText="Leave it"
+		primaryButtonText="Add"
+		secondaryButtonText="Cancel"
 		on:click:button--secondary={() => (pasting = false)}
 		on:close={() => (pasting = false)}
 		on:submit={paste}

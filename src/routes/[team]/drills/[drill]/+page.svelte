@@ -92,7 +92,7 @@
 		{#if isNewest}
 			<a href="{own}/edit">Edit</a>
 		{:else}
-			<a href="{own}/edit?revision={drill.revision}">Take this revision back</a>
+			<a href="{own}/edit?revision={drill.revision}">Restore this revision</a>
 		{/if}
 		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">Copy</a>
 		<a href="{own}/file" download="{drill.id}.json">{w('The drill as a file')}</a>

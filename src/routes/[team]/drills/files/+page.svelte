@@ -62,7 +62,7 @@
 				{/each}
 			</ul>
 			{#if count('new') + count('clash') > 0}
-				<Button type="submit" size="small" formaction="?/store">{w('Take the drills in')}</Button>
+				<Button type="submit" size="small" formaction="?/store">{w('Import the drills')}</Button>
 			{/if}
 		{/if}
 	</form>

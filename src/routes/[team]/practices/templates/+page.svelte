@@ -43,7 +43,7 @@
 		{/each}
 	</ul>
 	{#if data.days.length > 0}
-		<h2>{w('Keep a practice as a template')}</h2>
+		<h2>{w('Save a practice as a template')}</h2>
 		<form class="keep" method="POST" action="?/keep" use:enhance={stay}>
 			<Select
 				id="practice"
@@ -67,7 +67,7 @@
 				invalid={!!fault('name')}
 				invalidText={fault('name')}
 			/>
-			<Button type="submit" size="field">Keep as a template</Button>
+			<Button type="submit" size="field">Save as a template</Button>
 		</form>
 	{/if}
 </Page>

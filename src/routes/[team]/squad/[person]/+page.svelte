@@ -77,7 +77,7 @@
 	{#snippet ways()}
 		<a href="/{data.team.id}/squad">{w('Back to the squad')}</a>
 		<a href="/{data.team.id}/squad/{encodeURIComponent(person.id)}/export" download
-			>Save all that is kept</a
+			>Download what is kept</a
 		>
 		<Button size="small" kind="danger-tertiary" on:click={() => (isLeaving = true)}>Remove</Button>
 	{/snippet}
@@ -158,7 +158,7 @@
 					<button
 						type="button"
 						class="link"
-						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}>Take off</button
+						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}>Remove</button
 					>
 				</fieldset>
 			{:else}
