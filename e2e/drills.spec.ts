@@ -53,8 +53,8 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 	await expect(page.getByRole('row').filter({ hasText: 'here today' })).toHaveCount(2);
 	await page.getByLabel('Rung').selectOption({ label: 'Climb through all rungs' });
 	await expect(page.getByText('It does not run')).toBeHidden();
-	await page.getByRole('link', { name: 'Thursday 1 April' }).click();
-	await expect(page.getByRole('heading', { name: 'Thursday 1 April' })).toBeVisible();
+	await page.getByRole('link', { name: 'Tuesday 30 March' }).click();
+	await expect(page.getByRole('heading', { name: 'Tuesday 30 March' })).toBeVisible();
 
 	await open(page, `${server.url}/saltmarsh/drills/shooting-arc`);
 	await expect(page.getByText('Side now: from the left')).toBeVisible();
@@ -200,7 +200,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(page.getByLabel('Shortest')).not.toHaveValue('');
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Revisions' })).toBeVisible();
-	await page.getByRole('link', { name: 'Copy' }).click();
+	await page.getByRole('link', { name: 'Copy', exact: true }).click();
 	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rope bridge, wet, again');
 
 	await open(page, `${server.url}/saltmarsh/drills/channel-duel/edit`);

@@ -99,8 +99,11 @@ const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resol
 /** Brings data back to the schema before the newest step, which the next start then applies again. */
 async function agedTo(data: string): Promise<void> {
 	const pglite = await openEmbedded(join(data, 'postgres'));
-	await pglite.exec(`alter table practice drop column held; drop table submission;
-		delete from schema_step where number = 10`);
+	await pglite.exec(`drop function forget_summaries cascade; drop function forget_team_summaries cascade;
+		alter table practice add column held boolean not null default false;
+		update practice set held = state = 'held';
+		alter table practice drop column state, drop column summary;
+		delete from schema_step where number = 13`);
 	await pglite.close();
 }
 

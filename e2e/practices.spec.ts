@@ -24,18 +24,18 @@ test('a period is taken over from another practice', async ({ page, server }) =>
 	await open(page, `${server.url}${TUESDAY}`);
 	await page.getByRole('button', { name: '+ Borrow' }).click();
 	const dialog = page.getByRole('dialog');
-	await dialog.getByLabel('Practice', { exact: true }).selectOption({ label: 'Thursday 1 April' });
-	await dialog.getByRole('button', { name: 'Four stations' }).click();
+	await dialog.getByLabel('Practice', { exact: true }).selectOption({ label: 'Thursday 25 March' });
+	await dialog.getByRole('button', { name: 'Outlet ladder' }).click();
 	await expect(dialog).toBeHidden();
-	expect(await figure(page, 'minutes planned')).toBe('120 of 90');
-	await expect(page.getByRole('button', { name: 'Four stations, 30 minutes' })).toHaveCount(2);
+	expect(await figure(page, 'minutes planned')).toBe('104 of 90');
+	await expect(page.getByRole('button', { name: 'Outlet ladder, 14 minutes' })).toHaveCount(1);
 	await page.keyboard.press('u');
 	expect(await figure(page, 'minutes planned')).toBe('90 of 90');
 });
 
 test('a practice is kept as a template, and a new one starts with it', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/practices`);
-	await page.getByRole('link', { name: 'Keep Tuesday 6 April as a template' }).click();
+	await page.getByRole('link', { name: 'Save Tuesday 6 April as a template' }).click();
 	await page.getByLabel('Called').fill('Stations and a game');
 	await page.getByRole('button', { name: 'Save as a template' }).click();
 	await expect(page.getByRole('listitem')).toContainText('Stations and a game');

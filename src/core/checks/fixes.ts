@@ -111,16 +111,17 @@ export function withDrill(block: Block, drill: Drill): EditOf<'set-block'> {
 	};
 }
 
-/** A warm-up of the shelf as a new first period, or null where none fits the ground. */
-export function warmUpPeriod(plan: Plan, minutes: number): Period | null {
+/** The warm-ups of the shelf that the ground holds, each as a new period: those for every day first. */
+export function* warmUpPeriods(plan: Plan, minutes: number): Generator<Period> {
 	const { practice, context } = plan;
-	const warmUps = context.shelf.filter(({ family }) => family === 'warm-up');
+	const warmUps = context.shelf
+		.filter(({ family }) => family === 'warm-up')
+		.toSorted((a, b) => Number(b.frequency === 'daily') - Number(a.frequency === 'daily'));
 	for (const drill of warmUps) {
 		const id = idMaker(practice.periods.flatMap(idsIn))('warm-up');
 		const period = periodFromDrill(plan, { drill, id, minutes });
-		if (period) return period;
+		if (period) yield period;
 	}
-	return null;
 }
 
 /** A period cut in two with water between, or null where it is too short. */

@@ -1,7 +1,7 @@
 import { setMinutes, type Evaluation, type RunStep } from '../practice';
 import { playedBlocks } from './blockRule';
 import type { Rule } from './finding';
-import { warmUpPeriod } from './fixes';
+import { warmUpPeriods } from './fixes';
 
 /** Minutes of warm-up before a second. */
 function warmUpBefore({ windows }: Evaluation, second: number): number {
@@ -44,7 +44,7 @@ export const noWarmUp: Rule = {
 			}
 		];
 	},
-	/** Moves a warm-up to the front and makes it long enough; where there is none, adds one. */
+	/** Moves a warm-up to the front and makes it long enough; where there is none, adds one of the shelf. */
 	*propose(evaluation, { at }) {
 		const { practice, context } = evaluation;
 		const needed = Math.ceil(context.limits.warmUpMinutes);
@@ -57,9 +57,8 @@ export const noWarmUp: Rule = {
 					...setMinutes(practice, own.id, Math.max(needed, own.minutes)).edits
 				]
 			};
-		else {
-			const period = warmUpPeriod(evaluation, needed);
-			if (period) yield { type: 'add-period', period, after: null };
-		}
+		else
+			for (const period of warmUpPeriods(evaluation, needed))
+				yield { type: 'add-period', period, after: null };
 	}
 };

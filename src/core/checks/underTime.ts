@@ -1,6 +1,9 @@
 import { fitToTime, plannedMinutes, type Edit } from '../practice';
 import type { Rule } from './finding';
 
+/** The share of its minutes from which a practice counts as planned. */
+const MOSTLY_PLANNED = 0.75;
+
 /** The practice ends well before its time. */
 export const underTime: Rule = {
 	find({ practice, context }) {
@@ -20,7 +23,9 @@ export const underTime: Rule = {
 	*propose({ practice, context }, { values }) {
 		const fitting = fitToTime(practice, context.limits);
 		if (fitting.ok) yield fitting.value;
-		const shorter: Edit = { type: 'set-practice', set: { minutes: Number(values.planned) } };
-		yield shorter;
+		const planned = Number(values.planned);
+		const shorter: Edit = { type: 'set-practice', set: { minutes: planned } };
+		// A practice that is only begun is to be filled, not to be ended early.
+		if (planned >= practice.minutes * MOSTLY_PLANNED) yield shorter;
 	}
 };

@@ -59,13 +59,19 @@ export const ExportTeam = Type.Object(
 	closed
 );
 
+/** Whether a practice is still to come, was held, or will not be. */
+export const PracticeState = Type.Enum(['planned', 'held', 'cancelled']);
+export type PracticeState = Static<typeof PracticeState>;
+
 /** `teams/ID/practices/ID.json`. */
 export const ExportPractice = Type.Object(
 	{
 		format: Type.Literal('fieldplan/stored-practice@1'),
 		revision: Type.Integer({ minimum: 1 }),
 		archived: Type.Boolean(),
-		/** Where it is not said, a practice was held if it has rows of what was done. */
+		/** Where it is not said, `held` says it. */
+		state: Type.Optional(PracticeState),
+		/** Of older files; where it is not said either, a practice was held if it has rows of what was done. */
 		held: Type.Optional(Type.Boolean()),
 		practice: Practice
 	},

@@ -19,6 +19,7 @@ export { idMaker } from './ids';
 export type { PlayedRun, RunSums } from './playRun';
 export { clearOf, gapBetween } from './clear';
 export { holdsOn, isKeptOutOfPeriod, keptOutOf } from './restrictions';
+export { PracticeSummary, summaryOf } from './summary';
 export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
 export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
 export { overlap, roomFor, suitableZones, zonesOfLane, type Room } from './room';

@@ -5,6 +5,7 @@ import { copiesFor, zoneIdsOf } from './copies';
 import { idsIn } from './find';
 import { idMaker } from './ids';
 import type { Plan } from './plan';
+import { keptOutOfDrill } from './restrictions';
 import { roomFor } from './room';
 import { chosenSize, groupAbout, NEW_STOP_SHARE, sizeHere } from './sizeHere';
 
@@ -30,7 +31,7 @@ function startingAt(zones: readonly Zone[], first: string | undefined): Zone[] {
 }
 
 /**
- * A new period that runs one drill with everyone expected: copies, groups, zones and adults from the
+ * A new period that runs one drill with everyone expected who is not kept out of it: copies, groups, zones and adults from the
  * best free size; where none is free, one copy, and the checks say what is wrong.
  * `null` where no zone of the ground could hold one copy. The first copy stands in `zoneId` where it can.
  */
@@ -48,7 +49,10 @@ export function periodFromDrill(
 		...minutesAround(minutes),
 		lanes: []
 	};
-	const players = practice.expected;
+	// Who is kept out of the drill has no place in it from the start.
+	const players = practice.expected.filter(
+		(id) => !keptOutOfDrill(context.playerById.get(id), drill, plan)
+	);
 	const sized = sizeHere(plan, { period, drill, players: players.length, minutes, beside: [] });
 	const about = groupAbout(drill, players.length);
 	const room = sized.ok

@@ -16,7 +16,7 @@ export const holdsOn = (
 	(!cleared || date < cleared.on);
 
 /** Whether a drill is one that a restriction keeps players out of: contact, a live opponent, or running. */
-export function isRuledOut(
+function isRuledOut(
 	{ from }: Restriction,
 	{ contact, live, spots, effort }: Drill,
 	{ restrictedContact, restrictedEffort }: Limits
@@ -26,6 +26,16 @@ export function isRuledOut(
 	return contact >= restrictedContact || meetsOpponents;
 }
 
+/** The restriction that keeps a player out of a drill on a day, or undefined. */
+export const keptOutOfDrill = (
+	player: Player | undefined,
+	drill: Drill,
+	{ practice, context }: Plan
+): Restriction | undefined =>
+	player?.restrictions?.find(
+		(each) => holdsOn(each, practice.date) && isRuledOut(each, drill, context.limits)
+	);
+
 /** The restriction that keeps a player out of a block on whatever rung of its climb, or undefined. */
 export function keptOutOf(
 	player: Player | undefined,
@@ -34,11 +44,11 @@ export function keptOutOf(
 ): Restriction | undefined {
 	const drill = drillOf(context, block.drill);
 	if (!drill || !player?.restrictions) return undefined;
-	const rungs = rungsRun(block, drill);
-	return player.restrictions.find(
-		(each) =>
-			holdsOn(each, practice.date) && rungs.some((rung) => isRuledOut(each, rung, context.limits))
-	);
+	for (const rung of rungsRun(block, drill)) {
+		const restriction = keptOutOfDrill(player, rung, { practice, context });
+		if (restriction) return restriction;
+	}
+	return undefined;
 }
 
 /**

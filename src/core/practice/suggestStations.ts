@@ -7,7 +7,7 @@ import { copiesByFixtures, copiesInZone, kitNeeded } from '../sizing';
 import { clearOf, gapBetween, type Rectangle } from './clear';
 import { layInto } from './laying';
 import type { Plan } from './plan';
-import { holdsOn, isRuledOut } from './restrictions';
+import { keptOutOfDrill } from './restrictions';
 import { adultsIn, kitLeft, overlap, whoLeadsFirst, zonesOfLane } from './room';
 import type { StationWish } from './stations';
 
@@ -91,7 +91,7 @@ class Stock {
 
 	/** Whether every group can run a drill: by number, by roles, and nobody is kept out of it. */
 	private suits(drill: Drill): boolean {
-		const { practice, context } = this.plan;
+		const { context } = this.plan;
 		const { players, count, minutes } = this.asked;
 		const { least, most } = this.sizes;
 		if (least < drill.group.min || most > drill.group.max) return false;
@@ -100,11 +100,7 @@ class Stock {
 		const squad = players.flatMap((id) => context.playerById.get(id) ?? []);
 		const plays = (role: string) =>
 			squad.filter(({ unit, positions }) => unit === role || positions?.includes(role)).length;
-		const isKeptOut = squad.some(({ restrictions = [] }) =>
-			restrictions.some(
-				(each) => holdsOn(each, practice.date) && isRuledOut(each, drill, context.limits)
-			)
-		);
+		const isKeptOut = squad.some((player) => keptOutOfDrill(player, drill, this.plan));
 		const needs = drill.needsRole ?? [];
 		return !isKeptOut && needs.every((need) => plays(need.role) >= need.count * count);
 	}

@@ -53,7 +53,6 @@
 		data: {
 			stored: ServerState;
 			surroundings: Surroundings;
-			met: Meetings;
 			others: { id: string; date: string }[];
 		};
 	} = $props();
@@ -93,6 +92,18 @@
 		},
 		leave: () => {}
 	};
+	/** Who was in a group with whom before: asked for when groups are made. */
+	let met: Meetings | null = $state.raw(null);
+	async function askWhoMet() {
+		const { teamId, id } = editor.practice;
+		const answer = await fetch(`/${teamId}/practices/${id}/met`).catch(() => null);
+		met = answer?.ok ? await answer.json() : [];
+		if (!answer?.ok) view.said = w('The server does not answer: who met whom is not counted now.');
+	}
+	$effect(() => {
+		if (view.dialog === 'groups' && !met) void askWhoMet();
+	});
+
 	// A dialog that closes gives the focus back to what opened it.
 	let opener: HTMLElement | null = null;
 	$effect.pre(() => {
@@ -223,14 +234,8 @@
 		}}
 		onclose={() => (view.dialog = null)}
 	/>
-{:else if view.dialog === 'groups' && period}
-	<GroupsDialog
-		{editor}
-		{period}
-		met={data.met}
-		onapply={apply}
-		onclose={() => (view.dialog = null)}
-	/>
+{:else if view.dialog === 'groups' && period && met}
+	<GroupsDialog {editor} {period} {met} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'rotation' && period}
 	<RotationDialog {editor} {period} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'lineup' && game}

@@ -148,3 +148,12 @@ export async function countedFor(db: Queryable, teamId: string, id: string): Pro
 	);
 	return rows;
 }
+
+/** Whether a team has any players. */
+export async function hasPlayers(db: Queryable, teamId: string): Promise<boolean> {
+	const { rows } = await db.query<{ has: boolean }>(
+		`select exists (select 1 from person where team_id = $1 and kind = 'player') as has`,
+		[teamId]
+	);
+	return rows[0].has;
+}

@@ -1,5 +1,6 @@
 import type { Practice } from '$core/model/practice';
-import type { SentEdit } from '$core/practice';
+import type { PracticeState } from '$core/model/exportFiles';
+import type { PracticeSummary, SentEdit } from '$core/practice';
 import type { LedgerRow, PracticeFacts } from '$core/season';
 import type { Queryable } from '../database';
 
@@ -32,7 +33,8 @@ export interface ListedPractice {
 /** All practices of a team in order of time, those archived too. */
 export async function listPractices(db: Queryable, teamId: string): Promise<ListedPractice[]> {
 	const { rows } = await db.query<{ body: Practice; held: boolean; archived: boolean }>(
-		`select body, archived, held from practice where team_id = $1 order by date, start, id`,
+		`select body, archived, state = 'held' as held from practice
+		 where team_id = $1 order by date, start, id`,
 		[teamId]
 	);
 	return rows.map(({ body, held, archived }) => ({
@@ -42,10 +44,63 @@ export async function listPractices(db: Queryable, teamId: string): Promise<List
 	}));
 }
 
+/** A practice in a list without its document. */
+export interface SummedPractice {
+	id: string;
+	date: string;
+	start: string;
+	place: string;
+	state: PracticeState;
+	isArchived: boolean;
+	/** Null where it has to be played again. */
+	summary: PracticeSummary | null;
+}
+
+/** All practices of a team as lists show them, in order of time. */
+export async function listSummed(db: Queryable, teamId: string): Promise<SummedPractice[]> {
+	const { rows } = await db.query<SummedPractice>(
+		`select id, date::text as date, start, body ->> 'place' as place, state,
+			archived as "isArchived", summary
+		 from practice where team_id = $1 order by practice.date, start, id`,
+		[teamId]
+	);
+	return rows;
+}
+
+/** Practices of a team that have no summary, the latest days first, and how many there are beside them. */
+export async function listUnsummed(
+	db: Queryable,
+	teamId: string,
+	most: number
+): Promise<{ practices: Practice[]; left: number }> {
+	const { rows } = await db.query<{ body: Practice; count: number }>(
+		`select body, count(*) over ()::int as count from practice
+		 where team_id = $1 and summary is null order by date desc, start desc, id limit $2`,
+		[teamId, most]
+	);
+	return {
+		practices: rows.map(({ body }) => body),
+		left: (rows[0]?.count ?? 0) - rows.length
+	};
+}
+
+/** Keeps what lists show of a practice. */
+export async function setSummary(
+	tx: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	summary: PracticeSummary
+): Promise<void> {
+	await tx.query('update practice set summary = $3::jsonb where team_id = $1 and id = $2', [
+		teamId,
+		id,
+		JSON.stringify(summary)
+	]);
+}
+
 /** Whether a practice was held. */
 export async function isHeld(db: Queryable, teamId: string, id: string): Promise<boolean> {
 	const { rows } = await db.query<{ held: boolean }>(
-		'select held from practice where team_id = $1 and id = $2',
+		`select state = 'held' as held from practice where team_id = $1 and id = $2`,
 		[teamId, id]
 	);
 	return rows[0]?.held ?? false;
@@ -53,7 +108,7 @@ export async function isHeld(db: Queryable, teamId: string, id: string): Promise
 
 /** Notes that a practice was held: whoever came, it stays so. */
 export async function setHeld(tx: Queryable, teamId: string, id: string): Promise<void> {
-	await tx.query('update practice set held = true where team_id = $1 and id = $2', [teamId, id]);
+	await tx.query(`update practice set state = 'held' where team_id = $1 and id = $2`, [teamId, id]);
 }
 
 /** Ids and days of a team's practices that are not archived, the newest first. */

@@ -77,7 +77,7 @@ function goneFrom({ people }: ExportTeam, documents: readonly (Practice | Templa
 /** All of a team, in an order that does not change. The team must be there. */
 export async function readWholeTeam(db: Queryable, teamId: string): Promise<WholeTeam> {
 	const practices = await db.query<Omit<ExportPractice, 'format'>>(
-		`select revision, archived, held, body as practice from practice
+		`select revision, archived, state, body as practice from practice
 		 where team_id = $1 order by date, start, id`,
 		[teamId]
 	);
@@ -171,9 +171,12 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 	const done = new Set(
 		ledger.rows.filter(({ state }) => state === 'done').map(({ practice }) => practice)
 	);
-	for (const { revision, archived, practice, held = done.has(practice.id) } of practices)
+	const stateOf = ({ practice, held = done.has(practice.id), state }: ExportPractice) =>
+		state ?? (held ? 'held' : 'planned');
+	for (const stored of practices) {
+		const { revision, archived, practice } = stored;
 		await tx.query(
-			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived, held)
+			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived, state)
 			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9, $10)`,
 			[
 				teamId,
@@ -185,9 +188,10 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 				practice.format,
 				json(practice),
 				archived,
-				held
+				stateOf(stored)
 			]
 		);
+	}
 	for (const template of templates) await insertTemplate(tx, teamId, template);
 	await tx.query(
 		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,

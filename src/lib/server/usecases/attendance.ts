@@ -19,7 +19,8 @@ import {
 	type ListedPractice
 } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
-import { applyStored, rowsOf } from './saveEdits';
+import { applyStored } from './saveEdits';
+import { rowsOf } from './summaries';
 import { once, type Submission } from './submission';
 
 const Coming = Type.Pick(Attendance, ['state', 'minutes', 'reason'], closed);

@@ -4,12 +4,12 @@ import type { Practice, Template } from '$core/model/practice';
 import { fail, ok, type Result } from '$core/base';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
-import { findPractice, insertPractice, replaceLedger } from '../repositories/practices';
+import { findPractice, insertPractice } from '../repositories/practices';
 import { findTemplate } from '../repositories/templates';
 import { listGrounds } from '../repositories/places';
 import { loadWithoutDrills } from '../repositories/surroundings';
 import { refusable } from './refusable';
-import { rowsOf } from './saveEdits';
+import { storePlanned } from './summaries';
 import { once, type Submission } from './submission';
 
 /** What a coach says of a new practice. */
@@ -76,7 +76,7 @@ export async function addPractice(
 		periods: model.value?.periods ?? []
 	};
 	await insertPractice(tx, practice);
-	await replaceLedger(tx, practice, 'planned', await rowsOf(tx, practice));
+	await storePlanned(tx, practice);
 	return ok(practice);
 }
 

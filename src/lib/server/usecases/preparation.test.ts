@@ -19,7 +19,7 @@ import { saveEdits } from './saveEdits';
 import { savePerson } from './savePerson';
 import { saveSquad } from './saveSquad';
 import { saveWords } from './saveWords';
-import { loadBoard } from './views';
+import { loadBoard, loadMeetings } from './views';
 
 const teamId = 'saltmarsh';
 const today = '2027-04-06';
@@ -182,7 +182,7 @@ describe('attendance', () => {
 	});
 
 	test('of archived practices makes no meetings, and those who did not come met nobody', async () => {
-		const met = async () => (await loadBoard(db, teamId, today))?.met ?? [];
+		const met = async () => (await loadMeetings(db, teamId, today)) ?? [];
 		const with01 = (all: Awaited<ReturnType<typeof met>>) =>
 			all.filter((pair) => pair.includes('p01')).reduce((sum, [, , times]) => sum + times, 0);
 		const before = with01(await met());

@@ -1,13 +1,5 @@
-import {
-	applyEdit,
-	evaluate,
-	practiceFault,
-	toContext,
-	type EditFailure,
-	type SentEdit
-} from '$core/practice';
+import { applyEdit, practiceFault, type EditFailure, type SentEdit } from '$core/practice';
 import { Practice } from '$core/model/practice';
-import { ledgerRows, type LedgerRow } from '$core/season';
 import { assertNever, fail, ok, type Result } from '$core/base';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
@@ -15,11 +7,10 @@ import {
 	findPractice,
 	insertEdits,
 	knownEdits,
-	replaceLedger,
 	updatePractice,
 	type StoredPractice
 } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
+import { storePlanned } from './summaries';
 
 /** Why edits were not taken; nothing of them is stored then. */
 export type SaveFailure =
@@ -77,14 +68,6 @@ function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
 	return null;
 }
 
-/** The ledger rows of a practice as it stands, played with what its team had on that day. */
-export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
-	const { teamId, id, date, groundId } = practice;
-	const surroundings = await loadSurroundings(tx, teamId, date, groundId);
-	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
-	return ledgerRows(evaluate(practice, toContext(surroundings)));
-}
-
 async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice> {
 	const { teamId, practiceId: id, revision, edits } = request;
 	const stored = await findPractice(tx, teamId, id);
@@ -115,7 +98,7 @@ async function write(
 	if (!(await updatePractice(tx, practice, revision)))
 		throw new Rollback({ reason: 'stale', current: stored, known: [] });
 	await insertEdits(tx, { teamId, id, revision: revision + 1 }, edits);
-	await replaceLedger(tx, { teamId, id }, 'planned', await rowsOf(tx, practice));
+	await storePlanned(tx, practice);
 	return { revision: revision + 1, practice };
 }
 

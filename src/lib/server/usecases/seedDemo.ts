@@ -10,7 +10,7 @@ import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { insertPractice, replaceLedger, setHeld } from '../repositories/practices';
 import { insertAttendance } from '../repositories/attendance';
 import { listTeams } from '../repositories/surroundings';
-import { rowsOf } from './saveEdits';
+import { storePlanned } from './summaries';
 
 const files = import.meta.glob('/demo/**/*.json', { import: 'default', eager: true });
 
@@ -111,8 +111,7 @@ export async function seedDemo(
 			await writeWholeTeam(tx, toWhole(demo));
 			for (const practice of demo.practices) {
 				await insertPractice(tx, practice);
-				const rows = await rowsOf(tx, practice);
-				await replaceLedger(tx, practice, 'planned', rows);
+				const rows = await storePlanned(tx, practice);
 				if (practice.date >= (today ?? demo.file.team.today ?? '')) continue;
 				await replaceLedger(tx, practice, 'done', rows);
 				await setHeld(tx, practice.teamId, practice.id);

@@ -62,13 +62,17 @@ describe('the demo in the database', () => {
 	});
 
 	test('is listed by week with its figures, and shown to no other team', async () => {
-		const list = await loadPracticeList(db, teamId, practiceId);
+		const list = await loadPracticeList(db, teamId);
 		expect(list?.lines).toHaveLength(11);
-		expect(list?.lines.filter(({ isDone }) => isDone).map(({ week }) => week)).toEqual([
+		expect(list?.lines.filter(({ state }) => state === 'held').map(({ week }) => week)).toEqual([
 			1, 1, 2, 2, 3, 3, 4, 4, 5, 5
 		]);
 		expect(list?.lines.slice(-1)).toMatchObject([
-			{ id: practiceId, week: 6, players: 22, adults: 5, plannedMinutes: 90, stops: 1 }
+			{
+				id: practiceId,
+				week: 6,
+				summary: { players: 22, adults: 5, plannedMinutes: 90, stops: 1 }
+			}
 		]);
 		expect(await loadBoard(db, 'other', practiceId)).toBeUndefined();
 		expect(await findPractice(db, 'other', practiceId)).toBeUndefined();

@@ -8,16 +8,10 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const today = await todayOf(params.team as string);
-	const list = await loadPracticeList(await useDb(), params.team, today);
+	const list = await loadPracticeList(await useDb(), params.team);
 	if (!list) error(404, 'There is no such team.');
-	const { team, season } = list.surroundings;
-	return {
-		team: { id: team.id, name: team.name },
-		season,
-		today,
-		lines: list.lines,
-		hasPlayers: list.surroundings.players.length > 0
-	};
+	const { team, ...shown } = list;
+	return { team: { id: team.id, name: team.name }, today, ...shown };
 };
 
 const archive =

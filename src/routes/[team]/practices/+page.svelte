@@ -2,6 +2,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import { group } from 'd3-array';
 	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
 	import { clockAt } from '$core/conditions';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/ui/dates';
@@ -19,6 +20,14 @@
 	// Newest week first: what comes next is what a coach looks for.
 	const weeks = $derived([...group(shown, ({ week }) => week)].reverse());
 	const base = $derived(`/${data.team.id}/practices`);
+	const isPending = $derived(data.lines.some(({ summary }) => summary === null));
+
+	// What is still worked out is asked for again until all of it is there.
+	$effect(() => {
+		if (!isPending) return;
+		const timer = setInterval(() => void invalidateAll(), 1500);
+		return () => clearInterval(timer);
+	});
 </script>
 
 <Page
@@ -45,18 +54,25 @@
 				{#each lines as line (line.id)}
 					<li class:today={line.date === data.today}>
 						<a href="{base}/{line.id}">{dayWords(line.date)}</a>
-						<span>{line.start} to {clockAt(line.start, line.minutes * 60)}</span>
-						<span>{line.place}</span>
-						<span>{line.players} {w('players,')} {line.adults} {w('adults')}</span>
-						<span>{line.plannedMinutes} of {line.minutes} min planned</span>
-						<span>{line.plannedMinutes > 0 ? `${percent(line.busyShare)} busy` : 'empty'}</span>
-						<span>
-							{#if line.isDone}
-								done
-							{:else}
-								<b class:stops={line.stops > 0}>{line.stops}</b> + {line.others} to fix
-							{/if}
-						</span>
+						{#if line.summary}
+							{@const sum = line.summary}
+							<span>{line.start} to {clockAt(line.start, sum.minutes * 60)}</span>
+							<span>{line.place}</span>
+							<span>{w(`${sum.players} players, ${sum.adults} adults`)}</span>
+							<span>{sum.plannedMinutes} of {sum.minutes} min planned</span>
+							<span>{sum.plannedMinutes > 0 ? `${percent(sum.busyShare)} busy` : 'empty'}</span>
+							<span>
+								{#if line.state === 'planned'}
+									<b class:stops={sum.stops > 0}>{sum.stops}</b> + {sum.warnings + sum.hints} to fix
+								{:else}
+									{line.state}
+								{/if}
+							</span>
+						{:else}
+							<span>{line.start}</span>
+							<span>{line.place}</span>
+							<span class="pending">being worked out …</span>
+						{/if}
 						<form method="POST" use:enhance={stay}>
 							<input type="hidden" name="practice" value={line.id} />
 							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
@@ -113,6 +129,10 @@
 	li.today {
 		border-left-color: var(--action);
 		background: #fff;
+	}
+	.pending {
+		grid-column: span 4;
+		color: var(--ink-soft);
 	}
 	li a,
 	.empty a {

@@ -158,6 +158,7 @@
 					<button
 						type="button"
 						class="link"
+						aria-label="Remove restriction {index + 1}"
 						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}>Remove</button
 					>
 				</fieldset>

@@ -72,7 +72,8 @@ async function tableOf(form: FormData): Promise<Result<CsvTable, string>> {
 	);
 }
 
-type Read = { table: CsvTable; reading: CsvReading };
+/** A table as it was read; `isCorrected` where its lines come from the page, not from a file. */
+type Read = { table: CsvTable; reading: CsvReading; isCorrected: boolean };
 
 /** What the form holds for the squad of a team, or why it is not looked at. */
 async function readForm(teamId: string, form: FormData): Promise<Result<Read, string>> {
@@ -89,11 +90,18 @@ async function readForm(teamId: string, form: FormData): Promise<Result<Read, st
 		known: new Map(players.map((player) => [player.id, player])),
 		...(isSame && { chosen: chosen.value })
 	});
-	return ok({ table: table.value, reading });
+	return ok({ table: table.value, reading, isCorrected: table.value.delimiter === '' });
 }
 
-const shown = ({ table: { delimiter, encoding, headings }, reading }: Read) => ({
+const shown = ({
+	table: { delimiter, encoding, headings, lines },
+	reading,
+	isCorrected
+}: Read) => ({
 	...reading,
+	isCorrected,
+	/** The lines on the page: all that were put right there, of a file the bad ones. */
+	lines: isCorrected ? lines : reading.bad.map(({ line, cells }) => ({ line, cells })),
 	...{ delimiter, encoding, headings },
 	rows: reading.rows.slice(0, MOST_SHOWN),
 	notes: reading.notes.slice(0, MOST_SHOWN),
@@ -119,6 +127,11 @@ export const actions: Actions = {
 			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });
 		if (bad.length === 0) redirect(303, `/${encodeURIComponent(teamId)}/squad`);
 		const left = { ...read.value.reading, rows: [], notes: [] };
-		return { stored: rows.length, reading: shown({ ...read.value, reading: left }) };
+		const { table } = read.value;
+		const rest = { ...table, lines: bad.map(({ line, cells }) => ({ line, cells })) };
+		return {
+			stored: rows.length,
+			reading: shown({ table: rest, reading: left, isCorrected: true })
+		};
 	}
 };

@@ -25,16 +25,21 @@
 	// What is chosen and put right stays until the file is looked at again.
 	let columns: string[] = $derived(reading?.columns.map(({ takenFor }) => takenFor) ?? []);
 	let lines = $derived(
-		reading?.bad.map(({ line, cells }) => ({
+		reading?.lines.map(({ line, cells }) => ({
 			line,
 			cells: reading.headings.map((_, place) => cells[place] ?? '')
 		})) ?? []
 	);
+	/** What is wrong with a line, in words; empty where nothing is. */
+	const faultsOf = (line: number) =>
+		(reading?.bad.find((bad) => bad.line === line)?.faults ?? [])
+			.map(({ column, message: words }) =>
+				column ? `${column}: ${words}` : `Line ${line} ${words}`
+			)
+			.join('; ');
 	/** After the good lines are stored, those that are left come from the page, not from the file. */
 	const corrected = $derived(
-		stored > 0 || reading?.delimiter === ''
-			? JSON.stringify({ headings: reading?.headings ?? [], lines })
-			: ''
+		reading?.isCorrected ? JSON.stringify({ headings: reading.headings, lines }) : ''
 	);
 	function correct(at: number, place: number, cell: string) {
 		lines = lines.map((each, index) =>
@@ -108,8 +113,12 @@
 				{/if}
 				{#if reading.trouble}<p class="wrong" role="alert">{reading.trouble}</p>{/if}
 				{#if lines.length > 0}
-					<h2 class="wrong">{many(lines.length, 'line', 'lines')} to correct</h2>
-					<p>The other lines can be imported without {lines.length === 1 ? 'it' : 'them'}.</p>
+					<h2 class:wrong={reading.bad.length > 0}>
+						{many(reading.bad.length, 'line', 'lines')} to correct
+					</h2>
+					{#if corrected === ''}
+						<p>The other lines can be imported without {lines.length === 1 ? 'it' : 'them'}.</p>
+					{/if}
 					<div class="scroll">
 						<table>
 							<thead>
@@ -137,13 +146,7 @@
 									</tr>
 									<tr>
 										<td></td>
-										<td class="wrong" colspan={cells.length}>
-											{reading.bad[at].faults
-												.map(({ column, message: words }) =>
-													column ? `${column}: ${words}` : `Line ${line} ${words}`
-												)
-												.join('; ')}
-										</td>
+										<td class="wrong" colspan={cells.length}>{faultsOf(line)}</td>
 									</tr>
 								{/each}
 							</tbody>

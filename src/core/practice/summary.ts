@@ -1,0 +1,41 @@
+import Type, { type Static } from 'typebox';
+import { closed } from '../model/fields';
+import type { Evaluation } from './evaluate';
+import { plannedMinutes } from './resize';
+
+/** What lists show of a practice, so that it need not be played again for them. */
+export const PracticeSummary = Type.Object(
+	{
+		minutes: Type.Number(),
+		plannedMinutes: Type.Number(),
+		players: Type.Number(),
+		adults: Type.Number(),
+		/** Share of the time a player works or helps, 0 to 1. */
+		busyShare: Type.Number(),
+		/** Findings by severity. */
+		stops: Type.Number(),
+		warnings: Type.Number(),
+		hints: Type.Number()
+	},
+	closed
+);
+export type PracticeSummary = Static<typeof PracticeSummary>;
+
+/** The summary of a played practice; `severities` are those of its findings. */
+export function summaryOf(
+	{ practice, figures }: Evaluation,
+	severities: readonly ('stop' | 'warn' | 'hint')[]
+): PracticeSummary {
+	const count = (of: (typeof severities)[number]) =>
+		severities.filter((severity) => severity === of).length;
+	return {
+		minutes: practice.minutes,
+		plannedMinutes: plannedMinutes(practice),
+		players: practice.expected.length,
+		adults: practice.adults.length,
+		busyShare: figures.busyShare,
+		stops: count('stop'),
+		warnings: count('warn'),
+		hints: count('hint')
+	};
+}

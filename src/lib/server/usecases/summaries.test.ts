@@ -1,0 +1,85 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { demoDb } from '../../../../tests/support/database';
+import { demoContext, demoPractices, demoTeams } from '../../../../tests/support/demo';
+import { faultsIn } from '$core/checks';
+import { evaluate, plannedMinutes } from '$core/practice';
+import type { Db } from '../database';
+import { listSummed } from '../repositories/practices';
+import { saveLimits } from '../repositories/surroundings';
+import { refreshSummaries } from './summaries';
+import { saveEdits } from './saveEdits';
+import { loadPracticeList } from './views';
+
+const teamId = 'saltmarsh';
+const today = '2027-04-06';
+
+let db: Db;
+beforeEach(async () => {
+	db = await demoDb();
+});
+const summaryOfToday = async () =>
+	(await listSummed(db, teamId)).find(({ id }) => id === today)?.summary;
+
+test('lists say of every practice of every team what playing it on its day and ground says', async () => {
+	db = await demoDb(demoTeams());
+	for (const team of demoTeams()) {
+		const list = await loadPracticeList(db, team);
+		const context = demoContext(team);
+		for (const practice of demoPractices(team)) {
+			const evaluation = evaluate(practice, context);
+			const faults = faultsIn(evaluation);
+			const of = (wanted: string) => faults.filter(({ severity }) => severity === wanted).length;
+			const line = list?.lines.find(({ id }) => id === practice.id);
+			expect([practice.id, line?.summary]).toEqual([
+				practice.id,
+				{
+					minutes: practice.minutes,
+					plannedMinutes: plannedMinutes(practice),
+					players: practice.expected.length,
+					adults: practice.adults.length,
+					busyShare: evaluation.figures.busyShare,
+					stops: of('stop'),
+					warnings: of('warn'),
+					hints: of('hint')
+				}
+			]);
+		}
+	}
+});
+
+test('an edit brings the summary of its practice up to date', async () => {
+	const edit = { type: 'set-practice' as const, set: { minutes: 100 } };
+	await saveEdits(db, {
+		teamId,
+		practiceId: today,
+		revision: 1,
+		edits: [{ id: 'longer', edit }]
+	});
+	expect(await summaryOfToday()).toMatchObject({ minutes: 100, plannedMinutes: 90 });
+});
+
+describe('what changes under a practice', () => {
+	test.each([
+		['limits', () => saveLimits(db, teamId, { waterMinutes: 60 })],
+		['kit', () => db.query(`update kit set count = 1 where item = 'ball'`)],
+		[
+			'a unit',
+			() => db.query(`insert into person_unit values ('saltmarsh', 'p06', '2027-04-05', 'backs')`)
+		],
+		['a zone', () => db.query(`update ground set body = jsonb_set(body, '{length}', '71')`)],
+		['the team', () => db.query(`update team set body = jsonb_set(body, '{ages,from}', '13')`)]
+	])('plays what is planned again, not what was held: %s', async (_what, change) => {
+		await change();
+		const summed = await listSummed(db, teamId);
+		expect(summed.filter(({ summary }) => summary === null).map(({ id }) => id)).toEqual([today]);
+		expect(await refreshSummaries(db, teamId, 5)).toBe(0);
+		expect(await summaryOfToday()).toMatchObject({ players: 22 });
+	});
+
+	test('shows in the findings of the list', async () => {
+		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
+		await saveLimits(db, teamId, { waterMinutes: 60 });
+		const list = await loadPracticeList(db, teamId);
+		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
+	});
+});

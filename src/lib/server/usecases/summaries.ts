@@ -1,0 +1,78 @@
+import { faultsIn } from '$core/checks';
+import type { Practice } from '$core/model/practice';
+import {
+	evaluate,
+	summaryOf,
+	toContext,
+	type Context,
+	type Evaluation,
+	type PracticeSummary
+} from '$core/practice';
+import { ledgerRows, type LedgerRow } from '$core/season';
+import type { Db, Queryable } from '../database';
+import { listUnsummed, replaceLedger, setSummary } from '../repositories/practices';
+import { loadSurroundings } from '../repositories/surroundings';
+
+/** What a practice of a team is built from on its own day and ground. Throws where the team is not there. */
+async function contextFor(
+	tx: Queryable,
+	{ teamId, id, date, groundId }: Practice
+): Promise<Context> {
+	const surroundings = await loadSurroundings(tx, teamId, date, groundId);
+	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
+	return toContext(surroundings);
+}
+
+const sumUp = (evaluation: Evaluation): PracticeSummary =>
+	summaryOf(
+		evaluation,
+		faultsIn(evaluation).map(({ severity }) => severity)
+	);
+
+/** The ledger rows of a practice as it stands, played with what its team had on that day. */
+export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
+	return ledgerRows(evaluate(practice, await contextFor(tx, practice)));
+}
+
+/** Plays a practice that was stored, and writes what it is planned to give and what lists show of it; gives the rows. */
+export async function storePlanned(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
+	const evaluation = evaluate(practice, await contextFor(tx, practice));
+	const rows = ledgerRows(evaluation);
+	await replaceLedger(tx, practice, 'planned', rows);
+	await setSummary(tx, practice, sumUp(evaluation));
+	return rows;
+}
+
+/**
+ * Plays practices of a team whose summary is gone because something under them has changed, at most `most`
+ * of them, the next ones first. Gives how many are left.
+ */
+export async function refreshSummaries(db: Db, teamId: string, most: number): Promise<number> {
+	const { practices, left } = await listUnsummed(db, teamId, most);
+	const contexts = new Map<string, Context>();
+	for (const practice of practices) {
+		const key = `${practice.date} ${practice.groundId ?? ''}`;
+		const context = contexts.get(key) ?? (await contextFor(db, practice));
+		contexts.set(key, context);
+		await setSummary(db, practice, sumUp(evaluate(practice, context)));
+	}
+	return left;
+}
+
+/** Teams whose summaries are brought up to date now. */
+const running = new Set<string>();
+
+/** Brings the summaries of a team up to date, one after another beside other work. */
+export async function refreshLater(db: Db, teamId: string): Promise<void> {
+	if (running.has(teamId)) return;
+	running.add(teamId);
+	try {
+		while ((await refreshSummaries(db, teamId, 1)) > 0)
+			await new Promise((resolve) => setTimeout(resolve, 0));
+	} catch (error) {
+		// The list asks again; a database that is being closed is no failure of the list.
+		console.error(`Summaries of ${teamId} were not finished: ${(error as Error).message}`);
+	} finally {
+		running.delete(teamId);
+	}
+}
