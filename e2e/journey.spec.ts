@@ -184,7 +184,7 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 
 	// Sizes with their reasons, then stations.
 	const sizes = page.getByRole('region', { name: 'Selected period' }).getByRole('listitem');
-	await expect(sizes.first()).toContainText(/groups of 23, the drill takes 4 to 9/);
+	await expect(sizes.first()).toContainText(/groups of 22, the drill takes 4 to 9/);
 	await page.getByRole('button', { name: 'Split into stations' }).click();
 	const dialog = page.getByRole('dialog');
 	await dialog.getByLabel('Stations', { exact: true }).fill('4');

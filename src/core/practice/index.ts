@@ -49,4 +49,10 @@ export type { Plan } from './plan';
 export { peopleIn, periodsFault, practiceFault, type Named, type Nonsense } from './sense';
 export { chosenSize, isDoneTogether, sizeHere, sizeLane, type Sizing } from './sizeHere';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
-export { sideLanes, splitIntoStations, stationPlayers, type StationWish } from './stations';
+export {
+	roundPlayers,
+	sideLanes,
+	splitIntoStations,
+	stationPlayers,
+	type StationWish
+} from './stations';

@@ -1,3 +1,4 @@
+import { splitEvenly } from '../base';
 import type { Drill } from '../model/drill';
 import type { Block, Group, Lane, Period, Slot } from '../model/practice';
 import { rotate } from '../rotation';
@@ -8,6 +9,7 @@ import type { EditOf } from './edit';
 import { idsIn } from './find';
 import { idMaker } from './ids';
 import type { Plan } from './plan';
+import { keptOutOfDrill } from './restrictions';
 import { isStation, playersOfLane } from './schedule';
 
 /** A station as it is asked for: a drill in a zone with its adults. */
@@ -30,9 +32,17 @@ export function stationPlayers({ practice }: Plan, period: Period): string[] {
 	return practice.expected.filter((id) => !beside.has(id));
 }
 
+/** Those of them who go through a round of these drills: a station that keeps a player out keeps them out of all. */
+export function roundPlayers(plan: Plan, period: Period, drills: readonly Drill[]): string[] {
+	const { playerById } = plan.context;
+	return stationPlayers(plan, period).filter(
+		(id) => !drills.some((drill) => keptOutOfDrill(playerById.get(id), drill, plan))
+	);
+}
+
 /**
  * The edit that makes a period a round of stations: as many even groups as stations, each group one
- * station on at every slot. Side lanes stay; the period's other insides are replaced.
+ * station on at every slot; who is kept out of one of them is in no group. Side lanes stay; the period's other insides are replaced.
  */
 export function splitIntoStations(
 	plan: Plan,
@@ -55,11 +65,14 @@ export function splitIntoStations(
 		period.id,
 		...idsIn({ ...period, groups: [], lanes: beside })
 	]);
-	const groups = makeGroups(stationPlayers(plan, period), sizes, {
-		context,
-		makeId,
-		stem: period.id
-	});
+	const players = roundPlayers(
+		plan,
+		period,
+		wishes.map(({ drill }) => drill)
+	);
+	const isMeant = sizes.reduce((sum, size) => sum + size, 0) === players.length;
+	const meant = isMeant ? sizes : splitEvenly(players.length, sizes.length);
+	const groups = makeGroups(players, meant, { context, makeId, stem: period.id });
 	const seconds = slotSeconds(period.minutes, {
 		slots: Math.max(wishes.length, sizes.length),
 		moveSeconds

@@ -22,15 +22,18 @@ export function stationGives(
 
 const NO_STATION = new Set(['warm-up', 'cool-down', 'scrimmage']);
 
-/** Drills of the shelf that suit a station, those that groups of `players` wait least in first. */
-function stationDrills({ context }: Plan, players: number, minutes: number): Drill[] {
-	return context.shelf
+/** Drills of the shelf that suit a station: those that keep the fewest players out first, then the least waiting. */
+function stationDrills(plan: Plan, { players, count, minutes }: StationsAsked): Drill[] {
+	const squad = players.map((id) => plan.context.playerById.get(id));
+	const size = Math.ceil(players.length / count);
+	return plan.context.shelf
 		.filter(({ family }) => !NO_STATION.has(family ?? ''))
 		.flatMap((drill) => {
-			const gives = stationGives(drill, { players, minutes });
-			return gives ? [{ drill, wait: gives.share.wait }] : [];
+			const gives = stationGives(drill, { players: size, minutes });
+			const out = squad.filter((player) => keptOutOfDrill(player, drill, plan)).length;
+			return gives ? [{ drill, out, wait: gives.share.wait }] : [];
 		})
-		.sort((a, b) => a.wait - b.wait)
+		.sort((a, b) => a.out - b.out || a.wait - b.wait)
 		.map(({ drill }) => drill);
 }
 
@@ -89,7 +92,7 @@ class Stock {
 		return true;
 	}
 
-	/** Whether every group can run a drill: by number, by roles, and nobody is kept out of it. */
+	/** Whether every group can run a drill: by number and by roles. */
 	private suits(drill: Drill): boolean {
 		const { context } = this.plan;
 		const { players, count, minutes } = this.asked;
@@ -100,9 +103,8 @@ class Stock {
 		const squad = players.flatMap((id) => context.playerById.get(id) ?? []);
 		const plays = (role: string) =>
 			squad.filter(({ unit, positions }) => unit === role || positions?.includes(role)).length;
-		const isKeptOut = squad.some((player) => keptOutOfDrill(player, drill, this.plan));
 		const needs = drill.needsRole ?? [];
-		return !isKeptOut && needs.every((need) => plays(need.role) >= need.count * count);
+		return needs.every((need) => plays(need.role) >= need.count * count);
 	}
 
 	private bySize(): Zone[] {
@@ -155,8 +157,7 @@ export function suggestStations(plan: Plan, asked: StationsAsked): StationWish[]
 	const stock = new Stock(plan, asked);
 	for (const wish of asked.kept) stock.take(wish.drill, wish);
 	for (const drill of asked.first) stock.take(drill);
-	const size = Math.ceil(asked.players.length / asked.count);
-	const others = stationDrills(plan, size, asked.minutes);
+	const others = stationDrills(plan, asked);
 	const isNew = (drill: Drill) => {
 		const areas = stock.wishes.flatMap((wish) => mainAreas(wish.drill));
 		return !mainAreas(drill).some((area) => areas.includes(area));

@@ -10,6 +10,7 @@
 		drillOf,
 		evaluate,
 		isStation,
+		roundPlayers,
 		sideLanes,
 		sizeHere,
 		splitIntoStations,
@@ -45,7 +46,6 @@
 	const bounds = $derived(slotBounds(age));
 	const beside = $derived(sideLanes(period));
 	const people = $derived(stationPlayers(editor, period));
-	const players = $derived(people.length);
 	const own = $derived(
 		period.lanes
 			.filter((lane) => !period.slots || isStation(period, lane))
@@ -58,7 +58,7 @@
 		const asked = {
 			period,
 			drill: own[0],
-			players,
+			players: people.length,
 			minutes: Math.max(1, period.minutes),
 			beside
 		};
@@ -69,6 +69,15 @@
 	// The dialog starts from the period as it was when it was opened.
 	let moveSeconds = $state(untrack(() => period.moveSeconds ?? 30));
 	let wishes: StationWish[] = $state.raw(untrack(firstWishes));
+
+	// Who is kept out of a station is out of the round.
+	const players = $derived(
+		roundPlayers(
+			editor,
+			period,
+			wishes.map(({ drill }) => drill)
+		).length
+	);
 
 	function firstWishes(): StationWish[] {
 		if (period.slots)
@@ -157,7 +166,7 @@
 	<div class="plan">
 		<div>
 			{#if sizing && own[0]}
-				<h4>How many, for {own[0].name} with {players}?</h4>
+				<h4>How many, for {own[0].name} with {people.length}?</h4>
 				<SizeList
 					drill={own[0]}
 					{sizing}

@@ -169,7 +169,8 @@
 								id="column-{place}"
 								size="sm"
 								labelText="“{heading}” is"
-								bind:selected={columns[place]}
+								selected={columns[place]}
+								on:update={(event) => (columns = columns.with(place, String(event.detail)))}
 							>
 								<SelectItem value="" text="left out" />
 								{#each FIELDS as field (field)}<SelectItem value={field} text={field} />{/each}
