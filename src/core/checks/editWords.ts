@@ -110,8 +110,7 @@ function describeAll(edits: Extract<Edit, { type: 'all' }>['edits'], plan: Plan)
 	if (others.length > 0 && removed.length === 0) {
 		const said = editWords(others[0], plan);
 		const more = others.length - 1;
-		const made =
-			more === 0 ? said : `${said}, and ${more} more ${more === 1 ? 'change' : 'changes'}`;
+		const made = more === 0 ? said : `${said}, and ${more} more`;
 		return resized && !isByHand ? `${made}, within the time` : made;
 	}
 	if (!resized || isByHand) return editWords(resized ?? edits[0], plan);

@@ -15,7 +15,7 @@ export const fixtureShort = overBlocks({
 				const copies = now.filter((other) => other.run.copy.zoneId === run.copy.zoneId).length;
 				const serves = zone ? copiesByFixtures(drill, zone) : Infinity;
 				if (!zone || serves >= copies) continue;
-				const items = (drill.fixtures ?? []).map(({ item, count }) => `${count} ${item}`);
+				const items = (drill.fixtures ?? []).map(({ item, count }) => `${count} × ${item}`);
 				return { values: { zone: zone.id, copies, serves, items }, fromSecond: second };
 			}
 		}

@@ -63,7 +63,7 @@ function findingWords({ code, at, values }: Trouble, plan: Plan): string {
 		case 'kit-short':
 			return `${all} and what runs beside ${verb('it', 'them')} need ${values.needed} × ${kept(String(values.item))}; there are ${values.has}.`;
 		case 'fixture-short':
-			return `${names.block(at.block)} needs ${kept((values.items as string[]).join(', '))} a copy; zone ${names.zone(String(values.zone))} serves ${values.serves} of ${values.copies}.`;
+			return `${names.block(at.block)} needs ${kept((values.items as string[]).join(', '))} for each copy; zone ${names.zone(String(values.zone))} serves ${values.serves} of ${values.copies}.`;
 		case 'role-missing':
 			return `${all} ${verb('needs', 'need')} ${values.count} × ${names.unit(String(values.role))} in each group; one has ${values.has}.`;
 		case 'adults-few':
@@ -85,7 +85,7 @@ function findingWords({ code, at, values }: Trouble, plan: Plan): string {
 		case 'like-partners':
 			return `${names.block(at.block)} is for players of like strength; two of a group are ${numbers('apart').toFixed(1)} ratings apart.`;
 		case 'clear-space':
-			return `${names.block(at.block)} wants ${values.clear} m clear; ${names.block(values.other)} is ${numbers('gap').toFixed(1)} m away.`;
+			return `${names.block(at.block)} needs ${values.clear} m clear around it; ${names.block(values.other)} is ${numbers('gap') < 0.05 ? 'right beside it' : `${numbers('gap').toFixed(1)} m away`}.`;
 		case 'rung-skipped':
 			return `${names.block(at.block)} climbs to "${kept(String(values.to))}" without "${kept(String(values.missing))}" before it.`;
 		case 'skill-twice':

@@ -47,7 +47,14 @@ export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
 export { peopleIn, periodsFault, practiceFault, type Named, type Nonsense } from './sense';
-export { chosenSize, isDoneTogether, sizeHere, sizeLane, type Sizing } from './sizeHere';
+export {
+	chosenSize,
+	isDoneTogether,
+	runningShare,
+	sizeHere,
+	sizeLane,
+	type Sizing
+} from './sizeHere';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export {
 	roundPlayers,

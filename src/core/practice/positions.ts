@@ -164,6 +164,14 @@ export function standingsAt(evaluation: Evaluation, second: number): Standing[] 
 		if (at && copy && spot) {
 			const waits = at.state === 'wait';
 			const index = next(`${lineKey(at)} ${waits}`);
+			// Where all hold a spot together nobody stands in a line: they wait where they run.
+			const isShared = copy.drill.spots.some(
+				({ id, upTo }) => id === at.spot && upTo !== undefined
+			);
+			if (waits && isShared) {
+				const people = inLine.get(lineKey(at)) ?? 1;
+				return besideOthers(spot, copy, { index, people, metres });
+			}
 			if (!waits) {
 				const share = (second - at.fromSecond) / (at.toSecond - at.fromSecond);
 				const point = pointAlong(wayFrom(copy, at.spot as string), share);

@@ -22,9 +22,9 @@ export const groupAbout = (drill: Drill, players: number) => Math.min(players, d
 export const NEW_STOP_SHARE = 0.1;
 
 /** The share of a block that its drill runs: what explaining and the coach's stops leave of it. */
-function runningShare(
-	{ explainSeconds = 0 }: Drill,
-	{ minutes, stopShare }: { minutes: number; stopShare: number }
+export function runningShare(
+	{ explainSeconds = 0 }: Pick<Drill, 'explainSeconds'>,
+	{ minutes, stopShare = NEW_STOP_SHARE }: { minutes: number; stopShare?: number }
 ): number {
 	const explained = Math.min(0.9, explainSeconds / (minutes * 60));
 	return (1 - explained) * (1 - stopShare);

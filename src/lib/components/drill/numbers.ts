@@ -1,3 +1,4 @@
+import { runningShare } from '$core/practice';
 import { mean } from 'd3-array';
 import { resolveDrill, simulate, type SimulateOutput } from '$core/drill';
 import type { Drill } from '$core/model/drill';
@@ -35,13 +36,18 @@ function sidesOf(perPlayer: SimulateOutput['perPlayer']): Given['sides'] {
 /** What a drill gives with so many players; null where it does not run with them. */
 export function givenWith(drill: Drill, players: number, asked: Asked): Given | null {
 	const { rung, minutes, adults } = asked;
-	const run = simulate({ drill, players, minutes, adults, ...(rung && { rung }) });
+	// As a block of so many minutes gives it, what explaining and stops take off it left out.
+	const running = runningShare(drill, { minutes });
+	const run = simulate({
+		...{ drill, players, adults, ...(rung && { rung }) },
+		minutes: minutes * running
+	});
 	if (!run.ok) return null;
 	const { reps, share, perPlayer } = run.value;
 	return {
 		players,
 		turns: reps,
-		waitShare: share.wait,
+		waitShare: share.wait * running,
 		longestWaitSeconds: Math.max(0, ...perPlayer.map((each) => each.longestWaitSeconds)),
 		sides: sidesOf(perPlayer)
 	};

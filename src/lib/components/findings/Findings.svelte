@@ -91,6 +91,7 @@
 		color: inherit;
 		text-align: left;
 		line-height: 1.3;
+		min-height: 24px;
 		cursor: pointer;
 	}
 	.fixes {

@@ -68,6 +68,7 @@
 		overflow-x: auto;
 	}
 	.pages a {
+		min-width: 26px;
 		padding: 9px 0 7px;
 		font-size: 13.5px;
 		font-weight: 600;

@@ -76,7 +76,7 @@
 <Modal
 	open
 	modalHeading="{w('Through the stations of')} {period.name}"
-	primaryButtonText="Use this rotation"
+	primaryButtonText={w('Use this rotation')}
 	primaryButtonDisabled={!output}
 	secondaryButtonText="Cancel"
 	on:click:button--secondary={onclose}

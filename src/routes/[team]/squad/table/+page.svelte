@@ -99,7 +99,7 @@
 			<p role="status">
 				<strong>{w(`${many(stored, 'player', 'players')} imported.`)}</strong>
 				{w(`${many(lines.length, 'line is', 'lines are')} left to correct below.`)}
-				<a href="/{data.team.id}/squad">Go to the squad</a>
+				<a href="/{data.team.id}/squad">{w('Go to the squad')}</a>
 			</p>
 		{/if}
 		{#if reading}
