@@ -11,7 +11,15 @@ module.exports = {
 			name: 'core-stands-alone',
 			severity: 'error',
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: '^src/core|node_modules/(typebox|suncalc|d3-[a-z]+)/' }
+			to: {
+				pathNot: '^src/core|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
+			}
+		},
+		{
+			name: 'model-is-the-ground-floor',
+			severity: 'error',
+			from: { path: '^src/core/model', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/core/', pathNot: '^src/core/model/' }
 		},
 		{
 			name: 'doors-need-core-only',

@@ -3,6 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { build, checkNode, install, ROOT, run } from './lib.mjs';
+import { runSteps, STATIC } from './steps.mjs';
 
 checkNode();
 process.chdir(ROOT);
@@ -25,27 +26,9 @@ function findBrowser() {
 	process.exit(1);
 }
 
-const STEPS = [
-	['Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
-	['Routes', 'npx', ['svelte-kit', 'sync']],
-	['Lint', 'npx', ['eslint', '.']],
-	['Core alone', 'npx', ['tsc', '-p', 'tsconfig.core.json']],
-	['Command line types', 'npx', ['tsc', '-p', 'src/cli/tsconfig.json']],
-	[
-		'Types',
-		'npx',
-		['svelte-check', '--tsconfig', './tsconfig.json', '--threshold', 'warning', '--output', 'human']
-	],
-	['Imports', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', 'src']],
-	['Unit and database tests', 'npx', ['vitest', 'run']]
-];
-
 install();
 findBrowser();
-for (const [name, command, args] of STEPS) {
-	console.log(`\n── ${name}`);
-	run(command, args);
-}
+runSteps([...STATIC, ['Unit and database tests', 'npx', ['vitest', 'run']]]);
 console.log('\n── Build');
 build();
 console.log('\n── Journeys');

@@ -1,10 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { badInput, dealByWeight, fail, ok, type Failure, type Outcome } from '../base';
 import { closed, Id } from '../model/fields';
-
-/** How much a period matters when time is short. */
-export const Rank = Type.Enum(['must', 'should', 'could']);
-export type Rank = Static<typeof Rank>;
+import { Rank } from '../model/practice';
 
 /** What `fit` takes: whole minutes. */
 export const FitInput = Type.Object(

@@ -1,1 +1,1 @@
-export { fit, FitInput, FitOutput, Rank } from './fit';
+export { fit, FitInput, FitOutput } from './fit';

@@ -1,21 +1,5 @@
-const MINUTE = 60_000;
-const DAY = 24 * 60 * MINUTE;
-
-/** What a clock in a time zone shows at an instant, as if it were UTC, in milliseconds. */
-export function shownAt(instant: number, timeZone: string): number {
-	const parts = new Intl.DateTimeFormat('en-GB', {
-		timeZone,
-		hourCycle: 'h23',
-		year: 'numeric',
-		month: '2-digit',
-		day: '2-digit',
-		hour: '2-digit',
-		minute: '2-digit',
-		second: '2-digit'
-	}).formatToParts(new Date(instant));
-	const of = (type: string) => Number(parts.find((part) => part.type === type)?.value);
-	return Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'), of('second'));
-}
+import { TZDate } from '@date-fns/tz';
+import { addMinutes, format, subHours } from 'date-fns';
 
 /**
  * The instant, in milliseconds since 1970, at which a clock in an IANA time zone shows `clock` on `date`,
@@ -25,11 +9,11 @@ export function instantOf(
 	{ date, clock, timeZone }: { date: string; clock: string; timeZone: string },
 	minutes = 0
 ): number {
-	const wanted = Date.parse(`${date}T${clock}:00Z`);
-	const offsetAt = (instant: number) => shownAt(instant, timeZone) - instant;
-	const before = wanted - offsetAt(wanted - DAY);
-	const after = wanted - offsetAt(before);
-	const isSkipped = shownAt(before, timeZone) !== wanted && shownAt(after, timeZone) !== wanted;
-	const instant = isSkipped || shownAt(before, timeZone) === wanted ? before : after;
-	return instant + minutes * MINUTE;
+	const [year, month, day] = date.split('-').map(Number);
+	const [hour, minute] = clock.split(':').map(Number);
+	const shown = new TZDate(year, month - 1, day, hour, minute, 0, 0, timeZone);
+	// Where the hour comes twice the library takes the second.
+	const before = subHours(shown, 1);
+	const isTwice = format(before, 'HH:mm') === format(shown, 'HH:mm');
+	return addMinutes(isTwice ? before : shown, minutes).getTime();
 }

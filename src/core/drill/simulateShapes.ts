@@ -1,9 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from '../model/drill';
+import { ClimbStep } from '../model/practice';
 import { closed, Key } from '../model/fields';
-
-/** A step of a climb: a rung (none: the drill itself) and its minutes. */
-export const ClimbStep = Type.Object({ rung: Type.Optional(Key), minutes: Type.Number() }, closed);
 
 /** What `simulate` takes. */
 export const SimulateInput = Type.Object(
@@ -24,7 +22,6 @@ export const SimulateInput = Type.Object(
 	closed
 );
 
-export type ClimbStep = Static<typeof ClimbStep>;
 export type SimulateInput = Static<typeof SimulateInput>;
 
 /** Least, mean and most over players. */

@@ -1,8 +1,12 @@
 import Type, { type Static } from 'typebox';
-import { Rank } from '../clock';
-import { ClimbStep } from '../drill';
 import { byKey, Clock, closed, Day, Id, Key, Minutes, Name, PartId, Text } from './fields';
 import { MOST_PLAYERS } from './squad';
+
+/** How much a period matters when time is short. */
+export const Rank = Type.Enum(['must', 'should', 'could']);
+
+/** A step of a climb: a rung of the drill, itself where none is named, and the minutes on it. */
+export const ClimbStep = Type.Object({ rung: Type.Optional(Key), minutes: Type.Number() }, closed);
 
 /** How much a practice may hold of each: far more than a ground does, and still played in good time. */
 const MOST = {
@@ -178,6 +182,8 @@ export const Template = Type.Object(
 	closed
 );
 
+export type Rank = Static<typeof Rank>;
+export type ClimbStep = Static<typeof ClimbStep>;
 export type PeriodKind = Static<typeof PeriodKind>;
 export type GamePlan = Static<typeof GamePlan>;
 export type Copy = Static<typeof Copy>;

@@ -1,7 +1,15 @@
 import Type, { type Static } from 'typebox';
 import { byKey, Clock, closed, Day, Id, Minutes, Name, PartId, Text } from '../model/fields';
-import { Block, Climb, GamePlan, Lane, Period, PeriodKind, Practice } from '../model/practice';
-import { Rank } from '../clock';
+import {
+	Block,
+	Climb,
+	GamePlan,
+	Lane,
+	Period,
+	PeriodKind,
+	Practice,
+	Rank
+} from '../model/practice';
 
 /** Null takes an optional field away. */
 const orNone = <Schema extends Type.TSchema>(schema: Schema) =>

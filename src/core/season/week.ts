@@ -1,8 +1,8 @@
+import { UTCDate } from '@date-fns/utc';
+import { differenceInCalendarDays } from 'date-fns';
 import type { Season } from '../model/team';
-
-const DAY = 24 * 60 * 60 * 1000;
 
 /** The week of a season that a day lies in, counted from 1. */
 export function weekOf({ firstDay }: Pick<Season, 'firstDay'>, day: string): number {
-	return Math.floor((Date.parse(day) - Date.parse(firstDay)) / (7 * DAY)) + 1;
+	return Math.floor(differenceInCalendarDays(new UTCDate(day), new UTCDate(firstDay)) / 7) + 1;
 }

@@ -42,5 +42,6 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/practices/[practice]': reading,
 	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },
 	'/[team]/practices/[practice]/document': reading,
+	'/[team]/practices/[practice]/met': reading,
 	'/[team]/practices/[practice]/paper': reading
 };

@@ -96,12 +96,22 @@ export async function updateTeam(db: Queryable, team: Team): Promise<void> {
 	await db.query('update team set body = $2::jsonb where id = $1', [team.id, JSON.stringify(team)]);
 }
 
-/** The newest season of a team, or undefined. */
-export async function currentSeason(db: Queryable, teamId: string): Promise<Season | undefined> {
+/**
+ * The season of a team that holds a day; between seasons the one that comes next, else the last. Undefined
+ * where the team has none.
+ */
+export async function seasonOn(
+	db: Queryable,
+	teamId: string,
+	day: string
+): Promise<Season | undefined> {
 	const { rows } = await db.query<Season>(
 		`select id, name, first_day::text as "firstDay", weeks from season
-		 where team_id = $1 order by first_day desc limit 1`,
-		[teamId]
+		 where team_id = $1
+		 order by first_day + 7 * weeks <= $2::date, abs(first_day - $2::date) *
+			case when first_day <= $2::date and first_day + 7 * weeks > $2::date then 0 else 1 end,
+			first_day desc limit 1`,
+		[teamId, day]
 	);
 	return rows[0];
 }
@@ -172,7 +182,7 @@ export async function loadWithoutDrills(
 	groundId?: string
 ): Promise<Surroundings | undefined> {
 	const team = await findTeam(db, teamId);
-	const season = await currentSeason(db, teamId);
+	const season = await seasonOn(db, teamId, day);
 	if (!team || !season) return undefined;
 	const people = await listPeople(db, teamId, day);
 	const grounds = await listGrounds(db, teamId);

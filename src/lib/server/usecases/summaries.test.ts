@@ -23,7 +23,7 @@ const summaryOfToday = async () =>
 test('lists say of every practice of every team what playing it on its day and ground says', async () => {
 	db = await demoDb(demoTeams());
 	for (const team of demoTeams()) {
-		const list = await loadPracticeList(db, team);
+		const list = await loadPracticeList(db, team, today);
 		const context = demoContext(team);
 		for (const practice of demoPractices(team)) {
 			const evaluation = evaluate(practice, context);
@@ -79,7 +79,7 @@ describe('what changes under a practice', () => {
 	test('shows in the findings of the list', async () => {
 		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
 		await saveLimits(db, teamId, { waterMinutes: 60 });
-		const list = await loadPracticeList(db, teamId);
+		const list = await loadPracticeList(db, teamId, today);
 		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
 	});
 });

@@ -5,7 +5,7 @@ import { demoPractice, demoSurroundings } from '../../../../tests/support/demo';
 import type { SentEdit } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice, listPractices, setArchived } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings, seasonOn } from '../repositories/surroundings';
 import { deleteTemplate, findTemplate } from '../repositories/templates';
 import { createPractice } from './createPractice';
 import { keepTemplate } from './keepTemplate';
@@ -62,7 +62,7 @@ describe('the demo in the database', () => {
 	});
 
 	test('is listed by week with its figures, and shown to no other team', async () => {
-		const list = await loadPracticeList(db, teamId);
+		const list = await loadPracticeList(db, teamId, practiceId);
 		expect(list?.lines).toHaveLength(11);
 		expect(list?.lines.filter(({ state }) => state === 'held').map(({ week }) => week)).toEqual([
 			1, 1, 2, 2, 3, 3, 4, 4, 5, 5
@@ -76,6 +76,18 @@ describe('the demo in the database', () => {
 		]);
 		expect(await loadBoard(db, 'other', practiceId)).toBeUndefined();
 		expect(await findPractice(db, 'other', practiceId)).toBeUndefined();
+		await db.query(
+			`insert into season (team_id, id, name, first_day, weeks)
+			 values ($1, 'autumn', 'Autumn 2027', '2027-08-30', 10), ($1, 'old', 'Old', '2026-01-05', 4)`,
+			[teamId]
+		);
+		const seasonAt = async (day: string) => (await seasonOn(db, teamId, day))?.id;
+		expect(await seasonAt('2027-04-06')).toBe('spring-2027');
+		expect(await seasonAt('2027-06-06')).toBe('spring-2027');
+		expect(await seasonAt('2027-06-07')).toBe('autumn');
+		expect(await seasonAt('2027-09-01')).toBe('autumn');
+		expect(await seasonAt('2029-01-01')).toBe('autumn');
+		expect(await seasonAt('2026-06-01')).toBe('spring-2027');
 		expect(weekOf({ firstDay: '2027-03-01' }, '2027-02-28')).toBe(0);
 	});
 });

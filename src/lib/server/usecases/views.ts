@@ -10,7 +10,7 @@ import {
 	type SummedPractice
 } from '../repositories/practices';
 import { hasPlayers } from '../repositories/people';
-import { currentSeason, findTeam, loadSurroundings } from '../repositories/surroundings';
+import { findTeam, loadSurroundings, seasonOn } from '../repositories/surroundings';
 import { listAttended } from './attendance';
 import { refreshLater, refreshSummaries } from './summaries';
 
@@ -62,10 +62,11 @@ const PLAYED_AT_ONCE = 4;
 /** The practices of a team with their figures, in order of time; undefined where there is no such team. */
 export async function loadPracticeList(
 	db: Db,
-	teamId: string
+	teamId: string,
+	today: string
 ): Promise<{ team: Team; season: Season; hasPlayers: boolean; lines: PracticeLine[] } | undefined> {
 	const team = await findTeam(db, teamId);
-	const season = await currentSeason(db, teamId);
+	const season = await seasonOn(db, teamId, today);
 	if (!team || !season) return undefined;
 	if ((await refreshSummaries(db, teamId, PLAYED_AT_ONCE)) > 0) void refreshLater(db, teamId);
 	const lines = (await listSummed(db, teamId)).map((line) => ({

@@ -8,7 +8,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const today = await todayOf(params.team as string);
-	const list = await loadPracticeList(await useDb(), params.team);
+	const list = await loadPracticeList(await useDb(), params.team, today);
 	if (!list) error(404, 'There is no such team.');
 	const { team, ...shown } = list;
 	return { team: { id: team.id, name: team.name }, today, ...shown };
