@@ -1,6 +1,7 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period, Practice } from '../model/practice';
 import {
+	arranging,
 	idMaker,
 	idsIn,
 	periodFromDrill,
@@ -34,21 +35,16 @@ export function withoutPlayers(
 ): EditOf<'arrange-period'> {
 	const groupIds = groupsOf(period, block);
 	const drop = (ids: readonly string[]) => ids.filter((id) => !players.includes(id));
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
+	return arranging(period, {
 		groups:
 			period.groups?.map((group) =>
 				groupIds.has(group.id) ? { ...group, players: drop(group.players) } : group
 			) ?? null,
-		slots: period.slots ?? null,
-		moveSeconds: period.moveSeconds ?? null,
 		lanes: mapBlock(period, block, (each) => ({
 			...each,
 			copies: each.copies.map((copy) => ({ ...copy, players: drop(copy.players) }))
 		}))
-	};
+	});
 }
 
 /** The lanes of a period with one block changed, or taken out (null). */
@@ -71,15 +67,7 @@ export function withoutBlock(period: Period, block: Block): Edit {
 	const slots = period.slots?.map((slot) =>
 		Object.fromEntries(Object.entries(slot).filter(([lane]) => kept.has(lane)))
 	);
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
-		lanes,
-		groups: period.groups ?? null,
-		slots: slots ?? null,
-		moveSeconds: period.moveSeconds ?? null
-	};
+	return arranging(period, { lanes, slots: slots ?? null });
 }
 
 /** Runs a block of a plain lane in the copies of the best free size that `accepts` takes; null if none. */

@@ -1,5 +1,6 @@
 import type { Block, Period } from '../model/practice';
 import {
+	arranging,
 	drillOf,
 	playersOfCopy,
 	rungsRun,
@@ -85,16 +86,11 @@ export function placedIn(
 		...place,
 		players: [...place.players, ...(placed.get(place.id) ?? [])]
 	});
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
+	return arranging(period, {
 		lanes: period.lanes.map((lane) => ({
 			...lane,
 			blocks: lane.blocks.map((block) => ({ ...block, copies: block.copies.map(withOwn) }))
 		})),
-		groups: period.groups?.map(withOwn) ?? null,
-		slots: period.slots ?? null,
-		moveSeconds: period.moveSeconds ?? null
-	};
+		groups: period.groups?.map(withOwn) ?? null
+	});
 }

@@ -1,3 +1,4 @@
+import { arranging } from './arranging';
 import { assertNever, fail, ok, type Result } from '../base';
 import type { Block, Lane, Period, Practice } from '../model/practice';
 import type { Edit, EditOf } from './edit';
@@ -184,15 +185,7 @@ function arrangePeriod(practice: Practice, edit: EditOf<'arrange-period'>): Appl
 	if (fault) return fail(fault);
 	return ok({
 		practice: replacePeriod(practice, period.id, next),
-		inverse: {
-			type: 'arrange-period',
-			period: period.id,
-			kind: period.kind,
-			lanes: period.lanes,
-			groups: period.groups ?? null,
-			slots: period.slots ?? null,
-			moveSeconds: period.moveSeconds ?? null
-		}
+		inverse: arranging(period)
 	});
 }
 

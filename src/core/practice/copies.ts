@@ -4,6 +4,7 @@ import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone, type SizeOption } from '../sizing';
+import { arranging } from './arranging';
 import { drillOf, type Context } from './context';
 import type { EditOf } from './edit';
 import { idsIn } from './find';
@@ -183,13 +184,11 @@ export function splitIntoCopies(
 		blocks: lane.blocks.map((each) => (each === block ? { ...block, copies } : each))
 	};
 	const all = [...kept, ...groups];
-	return {
-		type: 'arrange-period',
-		period: period.id,
+	return arranging(period, {
 		kind: period.kind === 'stations' ? 'together' : period.kind,
 		lanes: period.lanes.map((each) => (each === lane ? next : each)),
 		groups: all.length > 0 ? all : null,
 		slots: null,
 		moveSeconds: null
-	};
+	});
 }

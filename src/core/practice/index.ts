@@ -1,3 +1,4 @@
+export { arranging } from './arranging';
 export { applyEdit, type Applied, type EditFailure } from './applyEdit';
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';

@@ -1,5 +1,6 @@
 import type { Group, Period } from '../model/practice';
 import type { RotateInput, RotateOutput } from '../rotation';
+import { arranging } from './arranging';
 import type { EditOf } from './edit';
 import { idMaker } from './ids';
 import { idsIn } from './find';
@@ -7,19 +8,6 @@ import type { Plan } from './plan';
 import { isStation } from './schedule';
 
 type Arrange = EditOf<'arrange-period'>;
-
-function arranged(period: Period, change: Partial<Arrange>): Arrange {
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
-		lanes: period.lanes,
-		groups: period.groups ?? null,
-		slots: period.slots ?? null,
-		moveSeconds: period.moveSeconds ?? null,
-		...change
-	};
-}
 
 /** Groups of a period that go through it together: those of its stations, or all. */
 export function movingGroups(period: Period): Group[] {
@@ -47,7 +35,7 @@ export function regroup(
 		const leader = stays ? before : own.find((id) => leading.has(id));
 		return { ...rest, players: own, ...(leader && { leader }) };
 	});
-	return arranged(period, { groups });
+	return arranging(period, { groups });
 }
 
 /** The stations of a period as `rotate` takes them: where they are and how hard. */
@@ -70,7 +58,7 @@ export function reround(
 	{ walkMetresPerSecond }: { walkMetresPerSecond: number }
 ): Arrange {
 	const needed = Math.ceil(walk.longestLeg / walkMetresPerSecond);
-	return arranged(period, {
+	return arranging(period, {
 		slots: slots.map(({ rest: _rest, ...at }) => at),
 		moveSeconds: Math.min(600, Math.max(period.moveSeconds ?? 0, needed))
 	});

@@ -1,4 +1,5 @@
 import type { Block, Lane, Period, Practice } from '../model/practice';
+import { arranging } from './arranging';
 import type { EditOf } from './edit';
 import { findBlock } from './find';
 import { isStation } from './schedule';
@@ -6,15 +7,9 @@ import { sameBlock } from './splitPeriod';
 
 /** The edit that gives one lane of a period these blocks. */
 function withBlocks(period: Period, lane: Lane, blocks: Block[]): EditOf<'arrange-period'> {
-	return {
-		type: 'arrange-period',
-		period: period.id,
-		kind: period.kind,
-		lanes: period.lanes.map((each) => (each === lane ? { ...lane, blocks } : each)),
-		groups: period.groups ?? null,
-		slots: period.slots ?? null,
-		moveSeconds: period.moveSeconds ?? null
-	};
+	return arranging(period, {
+		lanes: period.lanes.map((each) => (each === lane ? { ...lane, blocks } : each))
+	});
 }
 
 /**

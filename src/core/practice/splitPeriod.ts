@@ -1,4 +1,5 @@
 import type { Block, Period, Practice, Slot } from '../model/practice';
+import { arranging } from './arranging';
 import { copyPeriod } from './copyPeriod';
 import type { EditOf } from './edit';
 import { findPeriod } from './find';
@@ -20,9 +21,7 @@ function withSlots(
 	period: Period,
 	slots: Slot[]
 ): { next: Period; edit: EditOf<'arrange-period'> } {
-	const { id, kind, lanes, groups = null, moveSeconds = null } = period;
-	const edit = { type: 'arrange-period' as const, period: id, kind, lanes, groups, slots };
-	return { next: { ...period, slots }, edit: { ...edit, moveSeconds } };
+	return { next: { ...period, slots }, edit: arranging(period, { slots }) };
 }
 
 /**

@@ -3,6 +3,7 @@ import type { Drill } from '../model/drill';
 import type { Block, Group, Lane, Period, Slot } from '../model/practice';
 import { rotate } from '../rotation';
 import { slotSeconds } from '../sizing';
+import { arranging } from './arranging';
 import { groupsOf, makeGroups } from './copies';
 import type { Context } from './context';
 import type { EditOf } from './edit';
@@ -92,15 +93,13 @@ export function splitIntoStations(
 		return { id: makeId(`${period.id}.l`), zoneIds: [zoneId], blocks: [block] };
 	});
 	const slots = slotsOf(groups, lanes, wishes, context);
-	return {
-		type: 'arrange-period',
-		period: period.id,
+	return arranging(period, {
 		kind: 'stations',
 		lanes: [...lanes, ...beside],
 		groups: [...groups, ...groupsOf(period, beside)],
 		slots,
 		moveSeconds
-	};
+	});
 }
 
 /** Who is where in each slot: by the best round of the stations, from how far apart and how hard they are. */

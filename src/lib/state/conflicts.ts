@@ -1,7 +1,14 @@
 import { sameValue } from '$core/base';
 import { describeEdit } from '$core/checks';
 import type { Period, Practice } from '$core/model/practice';
-import { findBlock, findPeriod, type Context, type Edit, type SentEdit } from '$core/practice';
+import {
+	arranging,
+	findBlock,
+	findPeriod,
+	type Context,
+	type Edit,
+	type SentEdit
+} from '$core/practice';
 
 /** An edit that the server has not confirmed, with the edit that took it back when it was made. */
 export interface Unsent extends SentEdit {
@@ -94,20 +101,8 @@ export function outdated(
 		id,
 		mine: words,
 		theirs: remains ? `${remains.name} as they arranged it` : `${period.name} removed`,
-		keepMine: remains ? arrangedAs(period) : broughtBack(period, mine, theirs),
+		keepMine: remains ? arranging(period) : broughtBack(period, mine, theirs),
 		takeTheirs: null
-	};
-}
-
-function arrangedAs({ id, kind, lanes, groups, slots, moveSeconds }: Period): Edit {
-	return {
-		type: 'arrange-period',
-		period: id,
-		kind,
-		lanes,
-		groups: groups ?? null,
-		slots: slots ?? null,
-		moveSeconds: moveSeconds ?? null
 	};
 }
 
