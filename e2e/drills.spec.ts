@@ -22,7 +22,7 @@ test('a drill is found by words and filters, and its page runs it', async ({ pag
 		page.getByText(/11 copies would give \d+ turns: rebound boards for 8 of 11/)
 	).toBeVisible();
 	await page.getByLabel('Words').fill('zebra');
-	await expect(page.getByText('No drill is so.')).toBeVisible();
+	await expect(page.getByText('No drills match.')).toBeVisible();
 	await page.getByRole('link', { name: 'Show all drills' }).click();
 	await expect(page.getByText('21 of 25 drills can run')).toBeVisible();
 	await page.getByLabel('Players here').fill('9');

@@ -1,6 +1,6 @@
 import { rollup } from 'd3-array';
 import { assertNever } from '../base';
-import { findBlock, findPeriod, type Edit } from '../practice';
+import { findBlock, findPeriod, type Edit, type EditFailure } from '../practice';
 import type { Block, Copy, Period, Practice } from '../model/practice';
 import { kept } from '../words';
 import { inOwnWords, list, minutes, namesIn, percent, type Plan } from './speech';
@@ -158,6 +158,28 @@ function describeCopies(id: string, copies: readonly Copy[], plan: Plan): string
 	);
 	if (moved.length === 2) return `Swap ${moved.map(names.player).join(' and ')} in ${block}`;
 	return moved.length > 0 ? `Make new groups for ${block}` : `Change who is at ${block}`;
+}
+
+/** Why an edit does not apply, in a sentence. */
+export function describeFailure(failure: EditFailure): string {
+	switch (failure) {
+		case 'no-such-period':
+			return 'This period no longer exists.';
+		case 'no-such-lane':
+			return 'This lane no longer exists.';
+		case 'no-such-block':
+			return 'This block no longer exists.';
+		case 'no-such-copy':
+			return 'This copy no longer exists.';
+		case 'no-such-group':
+			return 'This group no longer exists.';
+		case 'id-in-use':
+			return 'It is in the practice already.';
+		case 'no-climb':
+			return 'A block needs at least one step.';
+		default:
+			return assertNever(failure);
+	}
 }
 
 /** What an edit does, as the coach would say it, in the words of the team; `plan` is the practice before it. */

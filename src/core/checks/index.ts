@@ -1,4 +1,4 @@
-export { describeEdit, describeFit } from './editWords';
+export { describeEdit, describeFailure, describeFit } from './editWords';
 export { describeFinding } from './messages';
 export { check, faultsIn } from './check';
 export { fixesFor } from './fixesFor';

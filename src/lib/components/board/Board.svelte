@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, tick, untrack } from 'svelte';
 	import { nanoid } from 'nanoid';
+	import { describeFailure } from '$core/checks';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
 	import {
@@ -118,7 +119,7 @@
 
 	const apply = (edit: Edit) => tell(editor.apply(edit));
 	function tell(failure: EditFailure | null) {
-		view.said = failure ? `That cannot be done: ${failure}` : '';
+		view.said = failure ? w(describeFailure(failure)) : '';
 		view.forget(editor.practice);
 	}
 	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;

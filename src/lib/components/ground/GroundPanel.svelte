@@ -58,7 +58,7 @@
 	/>
 	<Metres
 		id="ground-bearing"
-		label="Its right end lies"
+		label="Direction of its length"
 		unit="° from north"
 		least={0}
 		most={360}

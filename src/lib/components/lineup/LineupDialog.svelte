@@ -137,9 +137,9 @@
 			{output.sitRow <= (sits ?? 1)
 				? `Nobody sits more than ${output.sitRow} in a row.`
 				: `Somebody must sit ${output.sitRow} in a row: more sit than play.`}
-			{output.preferred} places are played by somebody who likes none better{output.fillers > 0
-				? `, ${output.fillers} are filled in`
-				: ''}.
+			{w(
+				`${output.preferred} ${output.preferred === 1 ? 'place goes' : 'places go'} to a player’s favourite position`
+			)}{output.fillers > 0 ? `, ${output.fillers} are filled in` : ''}.
 		</p>
 	{/if}
 </Modal>

@@ -68,7 +68,7 @@
 
 <section aria-label={w('Shelf')}>
 	<header>
-		<h2>{w('Shelf for')} {editor.practice.expected.length}, here, {SHELF_MINUTES} min</h2>
+		<h2>{w(`Drills for ${editor.practice.expected.length} players, ${SHELF_MINUTES} min`)}</h2>
 		{#if selected}
 			<button class="link" onclick={onopen} aria-label="Open {selected}" title="Open {selected}"
 				>{w('Period')}</button

@@ -57,7 +57,7 @@
 			<dt>minutes planned</dt>
 		</div>
 		<div>
-			<dd><strong class:stops={stops > 0}>{stops}</strong> + {others}</dd>
+			<dd><strong class:stops={stops > 0}>{stops}</strong> must · {others} could</dd>
 			<dt><a class="link" href="#to-fix">to fix</a></dt>
 		</div>
 	</dl>

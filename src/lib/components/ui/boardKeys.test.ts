@@ -97,7 +97,7 @@ describe('keys of the board', () => {
 		press('m');
 		expect([order().length, minutesOf('squares')]).toEqual([8, 10]);
 		press('m');
-		expect(view.said).toContain('Only a period that runs the same');
+		expect(view.said).toContain('You can merge only with the next period');
 		press('l');
 		expect(editor.practice.periods[1].locked).toBe(true);
 		press('l');

@@ -75,8 +75,7 @@ export function splitSelected({ editor, view, apply }: BoardActions): void {
 export function mergeSelected({ editor, view, apply }: BoardActions): void {
 	const edit = view.period && mergeWithNext(editor.practice, view.period);
 	if (edit) apply(edit);
-	else
-		view.said = editor.w('Only a period that runs the same behind this one can be merged with it.');
+	else view.said = editor.w('You can merge only with the next period, if it runs the same drills.');
 }
 
 /** Cuts the selected block into two halves on its lane. */

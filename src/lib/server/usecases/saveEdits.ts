@@ -1,3 +1,4 @@
+import { describeFailure } from '$core/checks';
 import { applyEdit, practiceFault, type EditFailure, type SentEdit } from '$core/practice';
 import { Practice } from '$core/model/practice';
 import { assertNever, fail, ok, type Result } from '$core/base';
@@ -149,7 +150,7 @@ export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'sta
 		case 'misfit':
 			return failure.misfit;
 		case 'refused':
-			return { path: '', message: `It no longer applies (${failure.why}).` };
+			return { path: '', message: describeFailure(failure.why) };
 		default:
 			return assertNever(failure);
 	}

@@ -83,7 +83,7 @@
 			</li>
 		{:else}
 			<li class="empty">
-				{w('No drill is so.')} <a href="?">{w('Show all drills')}</a>
+				{w('No drills match.')} <a href="?">{w('Show all drills')}</a>
 			</li>
 		{/each}
 	</ul>

@@ -81,7 +81,7 @@
 			{/each}
 			<li class="ages">
 				<fieldset>
-					<legend>{w('Players an adult, by age')}</legend>
+					<legend>{w('Players per adult, by age')}</legend>
 					{#each ages as { under, players }, index (index)}
 						<label
 							>under <input

@@ -63,7 +63,8 @@
 							<span>{sum.plannedMinutes > 0 ? `${percent(sum.busyShare)} busy` : 'empty'}</span>
 							<span>
 								{#if line.state === 'planned'}
-									<b class:stops={sum.stops > 0}>{sum.stops}</b> + {sum.warnings + sum.hints} to fix
+									<b class:stops={sum.stops > 0}>{sum.stops}</b> must fix · {sum.warnings +
+										sum.hints} could
 								{:else}
 									{line.state}
 								{/if}
