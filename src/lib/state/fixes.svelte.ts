@@ -29,7 +29,10 @@ export class Fixes {
 		const listener = Comlink.proxy((index: number, fixes: Edit[]) => {
 			if (practice === this.#practice) this.found = { ...this.found, [index]: fixes };
 		});
-		await this.#open().look(JSON.parse(JSON.stringify(practice)), listener);
+		// A worker that breaks off is started anew with the next practice.
+		await this.#open()
+			.look(JSON.parse(JSON.stringify(practice)), listener)
+			.catch(() => this.close());
 	}
 
 	/** Ends the worker. */
@@ -43,7 +46,6 @@ export class Fixes {
 	#open(): Comlink.Remote<FixerApi> {
 		if (this.#api) return this.#api;
 		this.#worker = this.start();
-		// A worker that died is started anew with the next practice.
 		this.#worker.addEventListener('error', () => this.close());
 		this.#api = Comlink.wrap<FixerApi>(this.#worker);
 		void this.#api.open(JSON.parse(JSON.stringify(this.surroundings)));
