@@ -46,6 +46,13 @@ export function findsTheSame(a: Edit, b: Edit): boolean {
 	return sameValue(foundBy(a), foundBy(b));
 }
 
+/** Whether two edits set the same values, in whatever order: two people wanted the same. */
+function setsTheSame(a: Edit, b: Edit): boolean {
+	const parts = (edit: Edit) =>
+		(edit.type === 'all' ? edit.edits : [edit]).map((part) => JSON.stringify(part)).sort();
+	return sameValue(parts(a), parts(b));
+}
+
 /**
  * The conflict of an edit that was made on one practice and applied to another: null where it found
  * there what it found when it was made. `practice` is the one that it was applied to.
@@ -55,7 +62,7 @@ export function overwriting(
 	now: Edit,
 	plan: { practice: Practice; context: Context }
 ): Conflict | null {
-	if (findsTheSame(inverse, now)) return null;
+	if (findsTheSame(inverse, now) || setsTheSame(edit, now)) return null;
 	return {
 		id,
 		mine: describeEdit(edit, plan),
