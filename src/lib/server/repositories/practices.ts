@@ -84,6 +84,15 @@ export async function listUnsummed(
 	};
 }
 
+/** Whether a team has practices without a summary. */
+export async function hasUnsummed(db: Queryable, teamId: string): Promise<boolean> {
+	const { rows } = await db.query<{ has: boolean }>(
+		'select exists (select from practice where team_id = $1 and summary is null) as has',
+		[teamId]
+	);
+	return rows[0].has;
+}
+
 /** Keeps what lists show of a practice. */
 export async function setSummary(
 	tx: Queryable,

@@ -3,10 +3,10 @@ import { demoDb } from '../../../../tests/support/database';
 import { demoContext, demoPractices, demoTeams } from '../../../../tests/support/demo';
 import { faultsIn } from '$core/checks';
 import { evaluate, plannedMinutes } from '$core/practice';
-import type { Db } from '../database';
+import type { Db, Queryable } from '../database';
 import { listSummed } from '../repositories/practices';
 import { saveLimits } from '../repositories/surroundings';
-import { refreshSummaries } from './summaries';
+import { freshenSummaries, refreshSummaries } from './summaries';
 import { saveEdits } from './saveEdits';
 import { loadPracticeList } from './views';
 
@@ -79,7 +79,38 @@ describe('what changes under a practice', () => {
 	test('shows in the findings of the list', async () => {
 		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
 		await saveLimits(db, teamId, { waterMinutes: 60 });
+		await freshenSummaries(db, teamId, () => true);
 		const list = await loadPracticeList(db, teamId, today);
 		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
+	});
+
+	test('shows also where it changes while the practice is being played', async () => {
+		await saveLimits(db, teamId, { waterMinutes: 20 });
+		let change: Promise<void> | undefined;
+		const changedBefore = (of: Queryable): Queryable => ({
+			query(sql, ...more) {
+				if (sql.includes('set summary')) change ??= saveLimits(db, teamId, { waterMinutes: 60 });
+				return of.query(sql, ...more);
+			}
+		});
+		await refreshSummaries(
+			{
+				...changedBefore(db),
+				exec: (sql) => db.exec(sql),
+				transaction: (run) =>
+					db.transaction((tx) => run(Object.assign(Object.create(tx), changedBefore(tx))))
+			},
+			teamId,
+			5
+		);
+		await change;
+		await refreshSummaries(db, teamId, 5);
+		expect(await summaryOfToday()).toMatchObject({ warnings: 1 });
+	});
+
+	test('writes nothing when a list is looked at while nothing can be stored', async () => {
+		await saveLimits(db, teamId, { waterMinutes: 60 });
+		await freshenSummaries(db, teamId, () => false);
+		expect(await summaryOfToday()).toBeNull();
 	});
 });

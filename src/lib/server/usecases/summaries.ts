@@ -10,7 +10,7 @@ import {
 } from '$core/practice';
 import { ledgerRows, type LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../database';
-import { listUnsummed, replaceLedger, setSummary } from '../repositories/practices';
+import { hasUnsummed, listUnsummed, replaceLedger, setSummary } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
 
 /** What a practice of a team is built from on its own day and ground. Throws where the team is not there. */
@@ -45,29 +45,35 @@ export async function storePlanned(tx: Queryable, practice: Practice): Promise<L
 
 /**
  * Plays practices of a team whose summary is gone because something under them has changed, at most `most`
- * of them, the next ones first. Gives how many are left.
+ * of them, the latest days first. Gives how many are left.
  */
 export async function refreshSummaries(db: Db, teamId: string, most: number): Promise<number> {
-	const { practices, left } = await listUnsummed(db, teamId, most);
-	const contexts = new Map<string, Context>();
-	for (const practice of practices) {
-		const key = `${practice.date} ${practice.groundId ?? ''}`;
-		const context = contexts.get(key) ?? (await contextFor(db, practice));
-		contexts.set(key, context);
-		await setSummary(db, practice, sumUp(evaluate(practice, context)));
-	}
-	return left;
+	// What is read and what is written of it are one step: a change between them would leave an old summary for good.
+	return db.transaction(async (tx) => {
+		const { practices, left } = await listUnsummed(tx, teamId, most);
+		const contexts = new Map<string, Context>();
+		for (const practice of practices) {
+			const key = `${practice.date} ${practice.groundId ?? ''}`;
+			const context = contexts.get(key) ?? (await contextFor(tx, practice));
+			contexts.set(key, context);
+			await setSummary(tx, practice, sumUp(evaluate(practice, context)));
+		}
+		return left;
+	});
 }
+
+/** How many practices are played again while a visitor waits; the others are beside later requests. */
+const PLAYED_AT_ONCE = 4;
 
 /** Teams whose summaries are brought up to date now. */
 const running = new Set<string>();
 
 /** Brings the summaries of a team up to date, one after another beside other work. */
-export async function refreshLater(db: Db, teamId: string): Promise<void> {
+async function refreshLater(db: Db, teamId: string, canStore: () => boolean): Promise<void> {
 	if (running.has(teamId)) return;
 	running.add(teamId);
 	try {
-		while ((await refreshSummaries(db, teamId, 1)) > 0)
+		while (canStore() && (await refreshSummaries(db, teamId, 1)) > 0)
 			await new Promise((resolve) => setTimeout(resolve, 0));
 	} catch (error) {
 		// The list asks again; a database that is being closed is no failure of the list.
@@ -75,4 +81,18 @@ export async function refreshLater(db: Db, teamId: string): Promise<void> {
 	} finally {
 		running.delete(teamId);
 	}
+}
+
+/**
+ * Plays the latest practices that have no summary at once and starts with the others. Nothing happens
+ * where nothing can be stored: looking at a list must not write to a full disk.
+ */
+export async function freshenSummaries(
+	db: Db,
+	teamId: string,
+	canStore: () => boolean
+): Promise<void> {
+	if (!(await hasUnsummed(db, teamId)) || !canStore()) return;
+	const left = await refreshSummaries(db, teamId, PLAYED_AT_ONCE);
+	if (left > 0) void refreshLater(db, teamId, canStore);
 }

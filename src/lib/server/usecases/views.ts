@@ -2,7 +2,7 @@ import type { PracticeSummary } from '$core/practice';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Surroundings } from '$core/model/bundle';
 import type { Season, Team } from '$core/model/team';
-import type { Db, Queryable } from '../database';
+import type { Queryable } from '../database';
 import {
 	findPractice,
 	listSummed,
@@ -12,7 +12,6 @@ import {
 import { hasPlayers } from '../repositories/people';
 import { findTeam, loadSurroundings, seasonOn } from '../repositories/surroundings';
 import { listAttended } from './attendance';
-import { refreshLater, refreshSummaries } from './summaries';
 
 /** A practice in the list of a season. */
 export interface PracticeLine extends Omit<SummedPractice, 'summary'> {
@@ -56,19 +55,15 @@ export async function loadMeetings(
 	return meetingsIn(past.map(({ practice }) => practice));
 }
 
-/** How many practices are played again while a visitor waits; the others are beside later requests. */
-const PLAYED_AT_ONCE = 4;
-
 /** The practices of a team with their figures, in order of time; undefined where there is no such team. */
 export async function loadPracticeList(
-	db: Db,
+	db: Queryable,
 	teamId: string,
 	today: string
 ): Promise<{ team: Team; season: Season; hasPlayers: boolean; lines: PracticeLine[] } | undefined> {
 	const team = await findTeam(db, teamId);
 	const season = await seasonOn(db, teamId, today);
 	if (!team || !season) return undefined;
-	if ((await refreshSummaries(db, teamId, PLAYED_AT_ONCE)) > 0) void refreshLater(db, teamId);
 	const lines = (await listSummed(db, teamId)).map((line) => ({
 		...line,
 		week: weekOf(season, line.date)
