@@ -3,6 +3,7 @@ import type { Surroundings } from '../../src/core/model/bundle';
 import { surroundingsOf } from '../../src/core/model/teamFile';
 import type { Sport } from '../../src/core/model/sport';
 import type { Practice } from '../../src/core/model/practice';
+import type { Adult } from '../../src/core/model/team';
 import { toContext, type Context } from '../../src/core/practice';
 
 const folder = new URL('../../demo/', import.meta.url);
@@ -25,6 +26,12 @@ export const demoSport = (id: string): Sport => read(`../sports/${id}.json`);
 /** A made-up team as a context. */
 export function demoContext(team = 'saltmarsh'): Context {
 	return toContext(demoSurroundings(team));
+}
+
+/** A context whose adults are changed. */
+export function withAdults(context: Context, change: (adult: Adult) => Adult): Context {
+	const adults = context.adults.map(change);
+	return { ...context, adults, adultById: new Map(adults.map((adult) => [adult.id, adult])) };
 }
 
 /** Tuesday's practice of week 6. */

@@ -2,10 +2,10 @@ import type { Practice } from '../model/practice';
 import type { Limits } from '../model/team';
 import { adultPlaces } from '../drill';
 import { weekdayOf } from '../conditions';
-import { arrivesAt } from '../practice';
+import { arrivesAt, maySupervise } from '../practice';
 import { overBlocks } from './blockRule';
 import type { Rule } from './finding';
-import { freeAdults, maySupervise } from './shared';
+import { freeAdults } from './shared';
 
 /** Players that an adult may have in charge at an age; Infinity where no limit is set. */
 function playersAnAdult({ playersAnAdult: table }: Limits, age: number): number {
@@ -24,9 +24,7 @@ const comeBy = (practice: Practice, people: readonly string[], second: number) =
 export const adultsFewThere: Rule = {
 	find({ practice, context }) {
 		const each = playersAnAdult(context.limits, context.team.ages.from);
-		const there = context.adults
-			.filter((adult) => maySupervise(adult, context.team) && practice.adults.includes(adult.id))
-			.map(({ id }) => id);
+		const there = practice.adults.filter((id) => maySupervise(id, context));
 		const arrivals = [...practice.expected, ...there].map((id) => arrivesAt(practice, id));
 		const moments = [...new Set([0, ...arrivals])].sort((a, b) => a - b);
 		const states = moments.map((second) => {
@@ -56,7 +54,7 @@ export const adultsFewThere: Rule = {
 		const weekday = weekdayOf(practice.date);
 		const others = context.adults.filter(
 			(adult) =>
-				maySupervise(adult, context.team) &&
+				maySupervise(adult.id, context) &&
 				!practice.adults.includes(adult.id) &&
 				(!adult.days || adult.days.includes(weekday))
 		);

@@ -7,7 +7,7 @@ import {
 	type Context,
 	type Edit
 } from '../practice';
-import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { demoContext, demoPractice, withAdults } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
 import {
 	check,
@@ -280,11 +280,8 @@ describe('check', () => {
 	});
 
 	test('counts only adults who may have players of this age in charge', () => {
-		const young = {
-			...context,
-			adults: context.adults.map((adult) => ({ ...adult, ages: { from: 15, to: 18 } }))
-		};
-		const [finding] = of(sound(), 'adults-few', young);
+		const older = withAdults(context, (adult) => ({ ...adult, ages: { from: 15, to: 18 } }));
+		const [finding] = of(sound(), 'adults-few', older);
 		expect(finding.values).toMatchObject({ adults: 0 });
 		expect(of(sound(), 'adults-few')).toEqual([]);
 	});

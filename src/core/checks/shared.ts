@@ -1,12 +1,12 @@
 import {
 	arrivesAt,
+	maySupervise,
 	roomFor,
 	type Edit,
 	type Evaluation,
 	type PlannedRun,
 	type RunStep
 } from '../practice';
-import type { Adult, Team } from '../model/team';
 import { kitNeeded } from '../sizing';
 import { playedBlocks, type PlayedBlock } from './blockRule';
 
@@ -56,7 +56,10 @@ export function movedElsewhere({ steps, runs, evaluation }: PlayedBlock): Edit[]
 		}));
 }
 
-/** Adults who are there from the start of some runs to their end and in no other that goes on beside them. */
+/**
+ * Adults who may have the team in charge, are there from the start of some runs to their end, and are in
+ * no other that goes on beside them.
+ */
 export function freeAdultsBeside(runs: readonly PlannedRun[], evaluation: Evaluation): string[] {
 	const busy = new Set(
 		runs.flatMap((run) =>
@@ -65,19 +68,16 @@ export function freeAdultsBeside(runs: readonly PlannedRun[], evaluation: Evalua
 			)
 		)
 	);
-	const { practice } = evaluation;
+	const { practice, context } = evaluation;
 	const from = Math.min(...runs.map(({ fromSecond }) => fromSecond));
-	return practice.adults.filter((id) => !busy.has(id) && arrivesAt(practice, id) <= from);
+	return practice.adults.filter(
+		(id) => !busy.has(id) && maySupervise(id, context) && arrivesAt(practice, id) <= from
+	);
 }
 
-/** Adults who are there and in no block that runs while this one does. */
+/** Adults who may have the team in charge, are there and in no block that runs while this one does. */
 export const freeAdults = ({ runs, evaluation }: PlayedBlock): string[] =>
 	freeAdultsBeside(
 		runs.map(({ run }) => run),
 		evaluation
 	);
-
-/** Whether an adult may have all players of a team's ages in charge. */
-export function maySupervise({ ages }: Adult, team: Pick<Team, 'ages'>): boolean {
-	return !ages || (ages.from <= team.ages.from && ages.to >= team.ages.to);
-}

@@ -1,14 +1,10 @@
+import { maySupervise, type PlannedRun } from '../practice';
 import { overBlocks, type PlayedBlock } from './blockRule';
-import { freeAdultsBeside, maySupervise } from './shared';
-import type { PlannedRun } from '../practice';
+import { freeAdultsBeside } from './shared';
 
 /** The runs of a block that no adult watches who may: none is in their zone while they go on. */
 function aloneIn({ runs, evaluation }: PlayedBlock): PlannedRun[] {
-	const { adultById, team } = evaluation.context;
-	const mayWatch = (id: string) => {
-		const adult = adultById.get(id);
-		return adult !== undefined && maySupervise(adult, team);
-	};
+	const mayWatch = (id: string) => maySupervise(id, evaluation.context);
 	return runs
 		.map(({ run }) => run)
 		.filter((run) => {
@@ -42,11 +38,7 @@ export const unattended = overBlocks({
 	*propose(played) {
 		const { block } = played.runs[0].run;
 		const alone = aloneIn(played);
-		const { adultById, team } = played.evaluation.context;
-		const free = freeAdultsBeside(alone, played.evaluation).filter((id) => {
-			const adult = adultById.get(id);
-			return adult !== undefined && maySupervise(adult, team);
-		});
+		const free = freeAdultsBeside(alone, played.evaluation);
 		const zones = new Set(alone.map(({ copy }) => copy.zoneId));
 		const copies = block.copies.map((copy) =>
 			free.length > 0 && zones.delete(copy.zoneId)

@@ -23,7 +23,7 @@ export { holdsOn, isKeptOutOfPeriod, keptOutOf } from './restrictions';
 export { PracticeSummary, summaryOf } from './summary';
 export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
 export { fitted, fitToTime, plannedMinutes, resizePeriods, setMinutes } from './resize';
-export { overlap, roomFor, suitableZones, zonesOfLane, type Room } from './room';
+export { maySupervise, overlap, roomFor, suitableZones, zonesOfLane, type Room } from './room';
 export {
 	arrivesAt,
 	isStation,

@@ -82,15 +82,23 @@ export function kitLeft(
 	return Object.fromEntries(left);
 }
 
-/** Adults in an order that puts those first who can lead a drill's main skill, and those last who lead others. */
-export function whoLeadsFirst(
-	ids: readonly string[],
-	drill: Drill,
-	{ adultById }: Context
-): string[] {
+/** Whether an adult is known and may have all players of the team in charge, by their ages. */
+export function maySupervise(id: string, { adultById, team }: Context): boolean {
+	const adult = adultById.get(id);
+	if (!adult) return false;
+	const { ages } = adult;
+	return !ages || (ages.from <= team.ages.from && ages.to >= team.ages.to);
+}
+
+/**
+ * Adults in an order that puts those last who may not have the team in charge, and of the others those
+ * first who can lead a drill's main skill, then who lead any, then who lead others.
+ */
+export function whoLeadsFirst(ids: readonly string[], drill: Drill, context: Context): string[] {
 	const main = mainAreas(drill);
 	function rank(id: string): number {
-		const skills = adultById.get(id)?.skills;
+		if (!maySupervise(id, context)) return 3;
+		const skills = context.adultById.get(id)?.skills;
 		if (!skills) return 1;
 		return main.some((area) => skills.includes(area)) ? 0 : 2;
 	}

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { demoContext, demoPractices, demoTeams } from '../../../tests/support/demo';
+import { demoContext, demoPractices, demoTeams, withAdults } from '../../../tests/support/demo';
 import { splitEvenly } from '../base';
 import { faultsIn } from '../checks';
 import type { Drill } from '../model/drill';
@@ -82,5 +82,15 @@ describe.each(teams)('stations that are suggested for $team', (of) => {
 		expect(
 			suggest(3, [], { ...context, kit: {} }).every(({ drill }) => drill.kit.length === 0)
 		).toBe(true);
+	});
+
+	test('put nobody in charge of young players who may not have them', () => {
+		const [other, ...rest] = practice.adults;
+		const around = withAdults(context, (adult) =>
+			rest.includes(adult.id) ? { ...adult, ages: { from: 30, to: 40 } } : adult
+		);
+		const limits = { ...context.limits, aloneFromAge: 99 };
+		const wishes = suggest(usual, [], { ...around, limits });
+		expect(wishes.map(({ adults: [first] }) => first)).toEqual([other]);
 	});
 });

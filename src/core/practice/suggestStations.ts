@@ -8,7 +8,7 @@ import { clearOf, gapBetween, type Rectangle } from './clear';
 import { layInto } from './laying';
 import type { Plan } from './plan';
 import { keptOutOfDrill } from './restrictions';
-import { adultsIn, kitLeft, overlap, whoLeadsFirst, zonesOfLane } from './room';
+import { adultsIn, kitLeft, maySupervise, overlap, whoLeadsFirst, zonesOfLane } from './room';
 import type { StationWish } from './stations';
 
 /** What a station gives a group of `players` in `minutes`; null where the drill does not run with them. */
@@ -127,17 +127,19 @@ class Stock {
 		);
 	}
 
-	/** The adults that a station takes: those it has, else who leads its skill; null where too few are left. */
+	/**
+	 * The adults that a station takes: those it has, else who leads its skill; null where too few are left,
+	 * or none who may watch young players.
+	 */
 	private leaders(drill: Drill, own: readonly string[] = []): string[] | null {
-		const { team, limits } = this.plan.context;
-		const isYoung = team.ages.from < limits.aloneFromAge;
-		const needed = Math.max(drill.coaches.min + adultPlaces(drill).always, isYoung ? 1 : 0);
+		const { context } = this.plan;
+		const isYoung = context.team.ages.from < context.limits.aloneFromAge;
+		const needed = drill.coaches.min + adultPlaces(drill).always;
 		const kept = own.filter((id) => this.adults.includes(id));
-		const others = whoLeadsFirst(this.adults, drill, this.plan.context).filter(
-			(id) => !kept.includes(id)
-		);
+		const others = whoLeadsFirst(this.adults, drill, context).filter((id) => !kept.includes(id));
 		const adults = [...kept, ...others.slice(0, Math.max(0, Math.max(needed, 1) - kept.length))];
-		return adults.length >= needed ? adults : null;
+		const isWatched = !isYoung || adults.some((id) => maySupervise(id, context));
+		return isWatched && adults.length >= needed ? adults : null;
 	}
 
 	private takeKit(drill: Drill): boolean {
