@@ -1,5 +1,5 @@
 import { findBlock, type Edit, type Evaluation } from '../practice';
-import { both, once } from './clashes';
+import { clashTroubles } from './clashes';
 import type { Rule } from './finding';
 
 /** An adult taken out of a block: as its lead, as its second eyes, and from its copies. */
@@ -23,17 +23,7 @@ function without({ practice }: Evaluation, id: string, adult: string): Edit | nu
 
 /** An adult is asked for in two blocks at the same second. */
 export const adultTwice: Rule = {
-	find: ({ adultClashes }) =>
-		once(adultClashes).map((clash) => {
-			const { person, second } = clash;
-			const { period, block, fromSecond } = second;
-			return {
-				code: 'adult-twice',
-				severity: 'stop',
-				at: { adult: person, period: period.id, block: block.id, fromSecond },
-				values: both(clash)
-			};
-		}),
+	find: ({ adultClashes }) => clashTroubles(adultClashes, 'adult'),
 	cause: ({ at }) => String(at.adult),
 	*propose(evaluation, { at, values }) {
 		for (const id of [values.second, values.first]) {

@@ -2,6 +2,7 @@ import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
 import { stepsOf, type Edit, type Evaluation, type PlayedRun, type RunStep } from '../practice';
 import type { SizeOption } from '../sizing';
+import { byEvaluation } from './byEvaluation';
 import type { FindingCode, Rule, Severity, Trouble } from './finding';
 import { recopy, withDrill, withoutBlock } from './fixes';
 
@@ -29,19 +30,8 @@ export interface BlockRule {
 	weigh?: Rule['weigh'];
 }
 
-/** Blocks by evaluation: every rule asks for them, and an evaluation never changes. */
-const known = new WeakMap<Evaluation, PlayedBlock[]>();
-
 /** Every block with a drill, in order of its first run. */
-export function playedBlocks(evaluation: Evaluation): PlayedBlock[] {
-	const before = known.get(evaluation);
-	if (before) return before;
-	const blocks = gatherBlocks(evaluation);
-	known.set(evaluation, blocks);
-	return blocks;
-}
-
-function gatherBlocks(evaluation: Evaluation): PlayedBlock[] {
+export const playedBlocks = byEvaluation((evaluation): PlayedBlock[] => {
 	const runs = new Map<string, PlayedRun[]>();
 	for (const played of evaluation.runs) {
 		const { block, drill } = played.run;
@@ -55,7 +45,7 @@ function gatherBlocks(evaluation: Evaluation): PlayedBlock[] {
 		steps: own.flatMap(stepsOf).sort((a, b) => a.fromSecond - b.fromSecond),
 		evaluation
 	}));
-}
+});
 
 const isOfKind = ({ family }: Drill, isWarmUp: boolean) =>
 	isWarmUp ? family === 'warm-up' : family !== 'warm-up' && family !== 'cool-down';

@@ -1,18 +1,22 @@
 import type { PersonClash } from '../practice';
+import type { Trouble } from './finding';
 
-/** The blocks of a clash and when it begins, for the words. */
-export const both = ({ first, second }: PersonClash) => ({
-	first: first.block.id,
-	second: second.block.id,
-	atSecond: second.fromSecond
-});
-
-/** One clash a person and pair of blocks, however many slots they share. */
-export function once(clashes: readonly PersonClash[]): PersonClash[] {
-	const seen = new Map<string, PersonClash>();
-	for (const clash of clashes) {
-		const key = `${clash.person} ${clash.first.block.id} ${clash.second.block.id}`;
-		if (!seen.has(key)) seen.set(key, clash);
+/**
+ * Clashes of players or adults as troubles, one for each person and pair of blocks, however many slots
+ * they share: at the second block, with both blocks and when the clash begins for the words.
+ */
+export function clashTroubles(clashes: readonly PersonClash[], who: 'player' | 'adult'): Trouble[] {
+	const seen = new Map<string, Trouble>();
+	for (const { person, first, second } of clashes) {
+		const { period, block, fromSecond } = second;
+		const key = `${person} ${first.block.id} ${block.id}`;
+		if (seen.has(key)) continue;
+		seen.set(key, {
+			code: `${who}-twice`,
+			severity: 'stop',
+			at: { [who]: person, period: period.id, block: block.id, fromSecond },
+			values: { first: first.block.id, second: block.id, atSecond: fromSecond }
+		});
 	}
 	return [...seen.values()];
 }

@@ -8,6 +8,7 @@ import {
 	type Edit,
 	type Evaluation
 } from '../practice';
+import { byEvaluation } from './byEvaluation';
 import type { Fault, Rule, Severity, Trouble } from './finding';
 import { harderBlock } from './harderBlock';
 import { RANK, troublesIn } from './rules';
@@ -26,19 +27,18 @@ function keyOf({ code, at: { period, block, player, adult, zone }, values }: Tro
 	return JSON.stringify([code, zones !== undefined, ...where, ...who]);
 }
 
-const weightOf = (rule: Rule, trouble: Trouble) => rule.weigh?.(trouble) ?? 0;
-
 /** Every trouble of a practice with its weight, by key. */
-function weights(evaluation: Evaluation): Map<string, { severity: Severity; weight: number }> {
-	return new Map(
-		troublesIn(evaluation).flatMap(({ rule, troubles }) =>
-			troubles.map((trouble) => [
-				keyOf(trouble),
-				{ severity: trouble.severity, weight: weightOf(rule, trouble) }
-			])
+const weights = byEvaluation(
+	(evaluation): ReadonlyMap<string, { severity: Severity; weight: number }> =>
+		new Map(
+			troublesIn(evaluation).flatMap(({ rule, troubles }) =>
+				troubles.map((trouble) => [
+					keyOf(trouble),
+					{ severity: trouble.severity, weight: rule.weigh?.(trouble) ?? 0 }
+				])
+			)
 		)
-	);
-}
+);
 
 /**
  * The practice after an edit that mends some trouble and harms nothing: no new or worse trouble of its

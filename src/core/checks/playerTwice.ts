@@ -1,5 +1,5 @@
 import { findBlock, type EditOf, type Evaluation } from '../practice';
-import { both, once } from './clashes';
+import { clashTroubles } from './clashes';
 import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';
 
@@ -16,17 +16,7 @@ function takenOut(
 
 /** A player is asked for in two blocks at the same second. */
 export const playerTwice: Rule = {
-	find: ({ playerClashes }) =>
-		once(playerClashes).map((clash) => {
-			const { person, second } = clash;
-			const { period, block, fromSecond } = second;
-			return {
-				code: 'player-twice',
-				severity: 'stop',
-				at: { player: person, period: period.id, block: block.id, fromSecond },
-				values: both(clash)
-			};
-		}),
+	find: ({ playerClashes }) => clashTroubles(playerClashes, 'player'),
 	cause: ({ values }) => `${values.first} ${values.second}`,
 	propose(evaluation, trouble) {
 		return this.proposeForAll?.(evaluation, [trouble]) ?? [];

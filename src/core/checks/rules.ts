@@ -1,6 +1,6 @@
-import type { Evaluation } from '../practice';
 import { adultsFewAt, adultsFewThere } from './adultsFew';
 import { adultTwice } from './adultTwice';
+import { byEvaluation } from './byEvaluation';
 import { blockEmpty } from './blockEmpty';
 import { cannotRun } from './cannotRun';
 import { clearSpace } from './clearSpace';
@@ -79,14 +79,7 @@ export interface Found {
 	troubles: readonly Trouble[];
 }
 
-/** What was found by evaluation: asked for again by every fix that is tried, and an evaluation never changes. */
-const known = new WeakMap<Evaluation, readonly Found[]>();
-
 /** Everything that is wrong in a played practice, rule by rule, each place by itself. */
-export function troublesIn(evaluation: Evaluation): readonly Found[] {
-	const before = known.get(evaluation);
-	if (before) return before;
-	const found = RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }));
-	known.set(evaluation, found);
-	return found;
-}
+export const troublesIn = byEvaluation((evaluation): readonly Found[] =>
+	RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }))
+);
