@@ -51,6 +51,10 @@
 		};
 		return `Restriction ${Number(match[1]) + 1}, ${fields[match[2]] ?? match[2]}:`;
 	});
+	const DAYS = [
+		['since', 'First day'],
+		['until', 'Last day, included (open if empty)']
+	] as const;
 	const fault = (index: number, field: string) =>
 		misfit?.path === `restrictions[${index}].${field}` ? misfit.message : '';
 
@@ -110,26 +114,18 @@
 						<SelectItem value="contact" text="contact" />
 						<SelectItem value="running" text="running" />
 					</Select>
-					<TextInput
-						id="since-{index}"
-						type="date"
-						size="sm"
-						labelText="First day"
-						value={restriction.since ?? ''}
-						on:input={(event) => change(index, { since: event.detail ?? '' })}
-						invalid={!!fault(index, 'since')}
-						invalidText={fault(index, 'since')}
-					/>
-					<TextInput
-						id="until-{index}"
-						type="date"
-						size="sm"
-						labelText="Last day, included (open if empty)"
-						value={restriction.until ?? ''}
-						on:input={(event) => change(index, { until: event.detail ?? '' })}
-						invalid={!!fault(index, 'until')}
-						invalidText={fault(index, 'until')}
-					/>
+					{#each DAYS as [field, label] (field)}
+						<TextInput
+							id="{field}-{index}"
+							type="date"
+							size="sm"
+							labelText={label}
+							value={restriction[field] ?? ''}
+							on:input={(event) => change(index, { [field]: event.detail ?? '' })}
+							invalid={!!fault(index, field)}
+							invalidText={fault(index, field)}
+						/>
+					{/each}
 					<TextInput
 						id="by-{index}"
 						size="sm"
