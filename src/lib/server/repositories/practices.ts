@@ -147,7 +147,7 @@ export async function listPracticeFacts(db: Queryable, teamId: string): Promise<
 	}));
 }
 
-/** The next practice from a day on: which and when, or undefined where none is planned. */
+/** The next practice from a day on that is not cancelled: which and when, or undefined where there is none. */
 export async function nextPractice(
 	db: Queryable,
 	teamId: string,
@@ -155,7 +155,7 @@ export async function nextPractice(
 ): Promise<Pick<Practice, 'id' | 'date' | 'start' | 'minutes'> | undefined> {
 	const { rows } = await db.query<Pick<Practice, 'id' | 'date' | 'start' | 'minutes'>>(
 		`select id, date::text as date, start, (body ->> 'minutes')::int as minutes from practice
-		 where team_id = $1 and date >= $2::date and not archived
+		 where team_id = $1 and date >= $2::date and not archived and state <> 'cancelled'
 		 order by practice.date, start, id limit 1`,
 		[teamId, day]
 	);

@@ -134,6 +134,8 @@ describe('a drill’s page', () => {
 		const next = await loadHere(db, teamId, today);
 		expect(next).toMatchObject({ isPlanned: true, practice: { date: today } });
 		expect(next?.practice.expected).toHaveLength(22);
+		await db.query(`update practice set state = 'cancelled' where id = $1`, [today]);
+		expect(await loadHere(db, teamId, today)).toMatchObject({ isPlanned: false });
 		const later = await loadHere(db, teamId, '2027-12-01');
 		expect(later).toMatchObject({ isPlanned: false });
 		expect(later?.practice.expected).toHaveLength(24);
