@@ -3,12 +3,15 @@
 	import { enhance } from '$app/forms';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import LinesToCorrect from '$lib/components/squad/LinesToCorrect.svelte';
+	import WideTable from '$lib/components/table/WideTable.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	const w = useWording();
+	const { skillAreas } = $derived(data.team);
 	const reading = $derived(form && 'reading' in form ? form.reading : null);
 	const message = $derived(form && 'message' in form ? form.message : '');
 	const stored = $derived(form && 'stored' in form ? (form.stored ?? 0) : 0);
@@ -30,13 +33,6 @@
 			cells: reading.headings.map((_, place) => cells[place] ?? '')
 		})) ?? []
 	);
-	/** What is wrong with a line, in words; empty where nothing is. */
-	const faultsOf = (line: number) =>
-		(reading?.bad.find((bad) => bad.line === line)?.faults ?? [])
-			.map(({ column, message: words }) =>
-				column ? `${column}: ${words}` : `Line ${line} ${words}`
-			)
-			.join('; ');
 	/** After the good lines are stored, those that are left come from the page, not from the file. */
 	const corrected = $derived(
 		reading?.isCorrected ? JSON.stringify({ headings: reading.headings, lines }) : ''
@@ -119,39 +115,13 @@
 					{#if corrected === ''}
 						<p>The other lines can be imported without {lines.length === 1 ? 'it' : 'them'}.</p>
 					{/if}
-					<div class="scroll">
-						<table>
-							<thead>
-								<tr>
-									<th scope="col">Line</th>
-									{#each reading.headings as heading, place (place)}<th scope="col">{heading}</th
-										>{/each}
-								</tr>
-							</thead>
-							<tbody>
-								{#each lines as { line, cells }, at (line)}
-									<tr>
-										<td>{line}</td>
-										{#each cells as cell, place (place)}
-											<td>
-												<input
-													class="cell"
-													aria-label="{reading.headings[place]}, line {line}"
-													value={cell}
-													disabled={corrected === ''}
-													oninput={(event) => correct(at, place, event.currentTarget.value)}
-												/>
-											</td>
-										{/each}
-									</tr>
-									<tr>
-										<td></td>
-										<td class="wrong" colspan={cells.length}>{faultsOf(line)}</td>
-									</tr>
-								{/each}
-							</tbody>
-						</table>
-					</div>
+					<LinesToCorrect
+						headings={reading.headings}
+						{lines}
+						bad={reading.bad}
+						isLocked={corrected === ''}
+						oncorrect={correct}
+					/>
 				{/if}
 				{#if reading.notes.length > 0}
 					<h2>Taken as it is written</h2>
@@ -174,7 +144,7 @@
 							>
 								<SelectItem value="" text="left out" />
 								{#each FIELDS as field (field)}<SelectItem value={field} text={field} />{/each}
-								{#each data.team.skillAreas as { id, name } (id)}
+								{#each skillAreas as { id, name } (id)}
 									<SelectItem value={id} text={name} />
 								{/each}
 							</Select>
@@ -183,30 +153,25 @@
 				{/if}
 				{#if reading.rows.length > 0}
 					<h2>The first rows</h2>
-					<div class="scroll">
-						<table>
-							<thead>
-								<tr>
-									<th scope="col">No.</th><th scope="col">Name</th><th scope="col">{w('Unit')}</th>
-									<th scope="col">Positions</th>
-									{#each data.team.skillAreas as { id, name } (id)}<th scope="col">{name}</th
-										>{/each}
-								</tr>
-							</thead>
-							<tbody>
-								{#each reading.rows as row, index (index)}
-									<tr>
-										<td>{row.number ?? ''}</td>
-										<td>{row.name}</td>
-										<td>{data.team.units.find(({ id }) => id === row.unit)?.name ?? ''}</td>
-										<td>{row.positions.join(', ')}</td>
-										{#each data.team.skillAreas as { id } (id)}<td>{row.ratings[id] ?? ''}</td
-											>{/each}
-									</tr>
-								{/each}
-							</tbody>
-						</table>
-					</div>
+					<WideTable
+						headings={[
+							'No.',
+							'Name',
+							w('Unit'),
+							'Positions',
+							...skillAreas.map(({ name }) => name)
+						]}
+					>
+						{#each reading.rows as row, index (index)}
+							<tr>
+								<td>{row.number ?? ''}</td>
+								<td>{row.name}</td>
+								<td>{data.team.units.find(({ id }) => id === row.unit)?.name ?? ''}</td>
+								<td>{row.positions.join(', ')}</td>
+								{#each skillAreas as { id } (id)}<td>{row.ratings[id] ?? ''}</td>{/each}
+							</tr>
+						{/each}
+					</WideTable>
 				{/if}
 			</section>
 		{/if}
@@ -254,32 +219,8 @@
 		grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
 		gap: 10px 16px;
 	}
-	.cell {
-		font: inherit;
-		font-size: 13px;
-		min-height: 28px;
-		min-width: 70px;
-		max-width: 160px;
-		border: 1px solid var(--rule);
-		background: #fff;
-		padding: 2px 5px;
-	}
 	li {
 		line-height: 1.5;
 		font-size: 13px;
-	}
-	.scroll {
-		overflow-x: auto;
-	}
-	table {
-		border-collapse: collapse;
-	}
-	th,
-	td {
-		text-align: left;
-		font-size: 13px;
-		padding: 4px 14px 4px 0;
-		border-bottom: 1px solid var(--rule);
-		white-space: nowrap;
 	}
 </style>

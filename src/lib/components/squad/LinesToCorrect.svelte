@@ -1,0 +1,70 @@
+<script lang="ts">
+	import WideTable from '../table/WideTable.svelte';
+
+	interface Line {
+		line: number;
+		cells: string[];
+	}
+	interface Faulty extends Line {
+		faults: readonly { column: string; message: string }[];
+	}
+
+	/** Lines of a table file with what is wrong with each below it; they are corrected in place. */
+	let {
+		headings,
+		lines,
+		bad,
+		isLocked,
+		oncorrect
+	}: {
+		headings: readonly string[];
+		lines: readonly Line[];
+		bad: readonly Faulty[];
+		isLocked: boolean;
+		oncorrect: (at: number, place: number, cell: string) => void;
+	} = $props();
+
+	/** What is wrong with a line, in words; empty where nothing is. */
+	const faultsOf = (line: number) =>
+		(bad.find((each) => each.line === line)?.faults ?? [])
+			.map(({ column, message }) => (column ? `${column}: ${message}` : `Line ${line} ${message}`))
+			.join('; ');
+</script>
+
+<WideTable headings={['Line', ...headings]}>
+	{#each lines as { line, cells }, at (line)}
+		<tr>
+			<td>{line}</td>
+			{#each cells as cell, place (place)}
+				<td>
+					<input
+						aria-label="{headings[place]}, line {line}"
+						value={cell}
+						disabled={isLocked}
+						oninput={(event) => oncorrect(at, place, event.currentTarget.value)}
+					/>
+				</td>
+			{/each}
+		</tr>
+		<tr>
+			<td></td>
+			<td class="wrong" colspan={cells.length}>{faultsOf(line)}</td>
+		</tr>
+	{/each}
+</WideTable>
+
+<style>
+	.wrong {
+		color: var(--stop);
+	}
+	input {
+		font: inherit;
+		font-size: 13px;
+		min-height: 28px;
+		min-width: 70px;
+		max-width: 160px;
+		border: 1px solid var(--rule);
+		background: #fff;
+		padding: 2px 5px;
+	}
+</style>
