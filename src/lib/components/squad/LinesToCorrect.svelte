@@ -9,7 +9,7 @@
 		faults: readonly { column: string; message: string }[];
 	}
 
-	/** Lines of a table file with what is wrong with each below it; they are corrected in place. */
+	/** Lines of a table file with what is wrong with each below it; corrected in place unless they are locked. */
 	let {
 		headings,
 		lines,
@@ -37,12 +37,15 @@
 			<td>{line}</td>
 			{#each cells as cell, place (place)}
 				<td>
-					<input
-						aria-label="{headings[place]}, line {line}"
-						value={cell}
-						disabled={isLocked}
-						oninput={(event) => oncorrect(at, place, event.currentTarget.value)}
-					/>
+					{#if isLocked}
+						{cell}
+					{:else}
+						<input
+							aria-label="{headings[place]}, line {line}"
+							value={cell}
+							oninput={(event) => oncorrect(at, place, event.currentTarget.value)}
+						/>
+					{/if}
 				</td>
 			{/each}
 		</tr>
@@ -54,7 +57,8 @@
 </WideTable>
 
 <style>
-	.wrong {
+	td.wrong {
+		white-space: normal;
 		color: var(--stop);
 	}
 	input {

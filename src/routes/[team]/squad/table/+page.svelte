@@ -113,7 +113,11 @@
 						{many(reading.bad.length, 'line', 'lines')} to correct
 					</h2>
 					{#if corrected === ''}
-						<p>The other lines can be imported without {lines.length === 1 ? 'it' : 'them'}.</p>
+						<p>
+							{reading.players > 0
+								? 'Import the other lines now and correct these here, or correct the file and check it again.'
+								: 'Correct the file, and check it again.'}
+						</p>
 					{/if}
 					<LinesToCorrect
 						headings={reading.headings}
