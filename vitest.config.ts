@@ -22,11 +22,33 @@ export default defineConfig({
 					name: 'server',
 					environment: 'node',
 					include: ['src/lib/**/*.test.ts', 'src/hooks/**/*.test.ts'],
+					exclude: ['src/lib/server/database/several.test.ts'],
 					globalSetup: ['tests/support/databaseTemplate.ts'],
 					pool: 'forks',
 					isolate: false,
 					maxWorkers: 2,
 					sequence: { groupOrder: 1 },
+					testTimeout: 30_000,
+					hookTimeout: 90_000
+				}
+			},
+			{
+				extends: true,
+				// What is stored, once more on a PostgreSQL server.
+				test: {
+					name: 'postgres',
+					environment: 'node',
+					include: [
+						'src/lib/server/{usecases,repositories}/**/*.test.ts',
+						'src/lib/server/database/several.test.ts'
+					],
+					globalSetup: ['tests/support/postgresTemplate.ts'],
+					setupFiles: ['tests/support/onServer.ts'],
+					env: { VITEST_DATABASE: 'server' },
+					pool: 'forks',
+					isolate: false,
+					maxWorkers: 2,
+					sequence: { groupOrder: 2 },
 					testTimeout: 30_000,
 					hookTimeout: 90_000
 				}

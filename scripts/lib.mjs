@@ -73,14 +73,7 @@ export function install() {
 
 /** Builds the application where its sources have changed since. */
 export function build() {
-	const sources = [
-		'src',
-		'demo',
-		'static',
-		'package-lock.json',
-		'svelte.config.js',
-		'vite.config.ts'
-	];
+	const sources = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts'];
 	const hash = hashOf(sources);
 	if (existsSync(join(ROOT, 'build', 'index.js')) && isFresh('build', hash)) return;
 	console.log('Building the application …');

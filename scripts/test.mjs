@@ -10,15 +10,24 @@ process.chdir(ROOT);
 
 const CHROMIUM = process.env.CHROMIUM || '/usr/bin/chromium';
 
-/** Debian's Chromium, installed where that can be done here. */
-function findBrowser() {
-	if (existsSync(CHROMIUM)) return;
+/** Installs a package of Debian's, where that can be done here. */
+function installPackage(name) {
 	const isDebian = spawnSync('apt-get', ['--version']).status === 0;
-	if (isDebian && process.getuid?.() === 0) {
-		console.log('Installing Chromium …');
-		run('apt-get', ['update', '-qq']);
-		run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
-	}
+	if (!isDebian || process.getuid?.() !== 0) return;
+	console.log(`Installing ${name} …`);
+	const quietly = { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+	spawnSync('apt-get', ['update', '-qq'], quietly);
+	spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], quietly);
+}
+
+/** A PostgreSQL for the tests that run on a server; without one they are skipped. */
+function findPostgres() {
+	if (!existsSync('/usr/lib/postgresql')) installPackage('postgresql');
+}
+
+/** Debian's Chromium. */
+function findBrowser() {
+	if (!existsSync(CHROMIUM)) installPackage('chromium');
 	if (existsSync(CHROMIUM)) return;
 	console.error(
 		'The journeys need Chromium. Install it ("apt-get install chromium" on Debian) and run "npm test" again, or name another with CHROMIUM=/path/to/chromium.'
@@ -28,6 +37,7 @@ function findBrowser() {
 
 install();
 findBrowser();
+findPostgres();
 runSteps([...STATIC, ['Unit and database tests', 'npx', ['vitest', 'run']]]);
 console.log('\n── Build');
 build();

@@ -1,7 +1,6 @@
 import { building, dev } from '$app/environment';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
-import { closeApp, openApp, startBackups, useConfig, useDatabase } from '$lib/server/app';
-import { storageTrouble } from '$lib/server/database';
+import { closeApp, openApp, startBackups, troubleToStore, useConfig } from '$lib/server/app';
 import { isChange, refusalOf, SAFE_HEADERS, type Refusal } from '$lib/server/doors';
 
 export const init: ServerInit = async () => {
@@ -14,10 +13,9 @@ export const init: ServerInit = async () => {
 /** Why a request that would change something cannot be stored now; null where it can, or only reads. */
 async function unstorable(request: Request): Promise<Refusal | null> {
 	if (!isChange(request)) return null;
-	const { root } = await useDatabase();
 	// A file is unpacked, stored and logged: several times what is sent.
 	const bytes = 6 * Number(request.headers.get('content-length') ?? 0);
-	const message = storageTrouble(root, bytes);
+	const message = await troubleToStore(bytes);
 	return message === null ? null : { status: 503, message };
 }
 

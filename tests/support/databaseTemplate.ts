@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import type { TestProject } from 'vitest/node';
-import { listMigrations, migrate } from '../../src/lib/server/database';
+import { embeddedDb, listMigrations, migrate } from '../../src/lib/server/database';
 
 declare module 'vitest' {
 	interface ProvidedContext {
@@ -20,7 +20,7 @@ export default async function setup(project: TestProject): Promise<void> {
 	const file = join(folder, `template-${hash}.tar`);
 	if (!existsSync(file)) {
 		const db = await PGlite.create('memory://');
-		await migrate(db, migrations);
+		await migrate(embeddedDb(db), migrations);
 		const tar = await db.dumpDataDir('none');
 		await db.close();
 		mkdirSync(folder, { recursive: true });

@@ -1,12 +1,15 @@
+import { clockOf, todayFor, type Clock } from './clock';
 import { readConfig, type Config } from './config';
 import {
 	isDailyDue,
 	openDatabase,
+	openDatabaseServer,
 	restoreBackup,
 	StartRefusal,
 	storageTrouble,
 	type Db,
-	type OpenDatabase
+	type OpenDatabase,
+	type Queryable
 } from './database';
 import { seedDemo } from './usecases/seedDemo';
 
@@ -14,6 +17,7 @@ import { seedDemo } from './usecases/seedDemo';
 interface App {
 	config: Config;
 	database: OpenDatabase;
+	clock: Clock;
 }
 
 // On the global object, so that a module that is loaded anew while developing finds the open one.
@@ -23,12 +27,16 @@ const holder = globalThis as { fieldplan?: Promise<App>; fieldplanBackups?: Node
 const LOOK_AFTER_MILLISECONDS = 60_000;
 const LOOK_EVERY_MILLISECONDS = 60 * 60 * 1000;
 
+/** The database that the configuration names: on a server, or embedded in the data folder. */
+export const openConfigured = ({ databaseUrl, dataDirectory }: Config): Promise<OpenDatabase> =>
+	databaseUrl === undefined ? openDatabase(dataDirectory) : openDatabaseServer(databaseUrl);
+
 async function open(config: Config): Promise<App> {
-	const database = await openDatabase(config.dataDirectory);
+	const database = await openConfigured(config);
 	const isSeeded = await seedDemo(database.db, { today: config.today });
 	// The demo is much at once: the disk is to keep it before the first visitor sees it.
-	if (isSeeded) await database.keepHouse();
-	return { config, database };
+	if (isSeeded) await database.folder?.keepHouse();
+	return { config, database, clock: clockOf(config.today) };
 }
 
 /** Opens the application; a reason not to start that a person can mend ends the process in one line. */
@@ -44,9 +52,10 @@ export async function openApp(): Promise<App> {
 }
 
 async function backUpDaily(): Promise<void> {
-	const { database } = await openApp();
-	if (!isDailyDue(database.root) || storageTrouble(database.root)) return;
-	await database
+	const { database, clock } = await openApp();
+	const { folder } = database;
+	if (!folder || !isDailyDue(folder.root, clock.now()) || storageTrouble(folder.root)) return;
+	await folder
 		.backUp('daily')
 		.catch((error: Error) => console.error(`The daily copy was not made: ${error.message}`));
 }
@@ -77,15 +86,38 @@ export async function closeApp(): Promise<void> {
  */
 export async function restoreApp(name: string): Promise<void> {
 	const { config, database } = await openApp();
-	await database.backUp('restore');
+	const { folder } = database;
+	if (!folder) throw new StartRefusal('The data is on a server: go back to a copy there.');
+	await folder.backUp('restore');
 	let refusal: unknown = null;
 	holder.fieldplan = (async () => {
 		await database.close();
-		await restoreBackup(database.root, name).catch((error) => (refusal = error));
+		await restoreBackup(folder.root, name).catch((error) => (refusal = error));
 		return open(config);
 	})();
 	await holder.fieldplan;
 	if (refusal) throw refusal;
+}
+
+/** The clock of the running application. */
+export async function useClock(): Promise<Clock> {
+	return (await openApp()).clock;
+}
+
+/** Today for a team, read from the database or a snapshot of it. */
+export async function todayOf(db: Queryable, teamId: string): Promise<string> {
+	return todayFor(db, { clock: await useClock(), teamId });
+}
+
+/** Reads what a page shows on one state of the data, whatever is written meanwhile. */
+export async function reading<Value>(run: (tx: Queryable) => Promise<Value>): Promise<Value> {
+	return (await useDb()).snapshot(run);
+}
+
+/** Why nothing can be stored now, in words; null where it can. `bytes` is what a change brings. */
+export async function troubleToStore(bytes = 0): Promise<string | null> {
+	const { folder } = (await openApp()).database;
+	return folder && storageTrouble(folder.root, bytes);
 }
 
 /** The database of the running application. */

@@ -2,7 +2,8 @@ import { error } from '@sveltejs/kit';
 import type { Surroundings } from '$core/model/bundle';
 import type { Team } from '$core/model/team';
 import type { Queryable } from './database';
-import { findTeam, loadSurroundings } from './repositories/surroundings';
+import { findTeam } from './repositories/teams';
+import { loadSurroundings } from './repositories/surroundings';
 
 const NO_TEAM = 'There is no such team.';
 

@@ -1,14 +1,14 @@
 import { fail } from '@sveltejs/kit';
-import { restoreApp, useDatabase } from '$lib/server/app';
+import { useDatabase, restoreApp } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { listBackups, StartRefusal } from '$lib/server/database';
-import { listTeams } from '$lib/server/repositories/surroundings';
+import { listTeams } from '$lib/server/repositories/teams';
 import { importSafely } from '$lib/server/usecases/importSafely';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {
-	const { db, root } = await useDatabase();
-	return { teams: await listTeams(db), backups: listBackups(root) };
+	const { db, folder } = await useDatabase();
+	return { teams: await listTeams(db), backups: folder && listBackups(folder.root) };
 };
 
 const misfit = (path: string, message: string) => fail(400, { misfit: { path, message } });
@@ -23,8 +23,9 @@ export const actions: Actions = {
 		return outcome.ok ? { imported: outcome.value } : fail(400, { misfit: outcome.failure });
 	},
 	copy: async () => {
-		const { backUp } = await useDatabase();
-		return { copied: await backUp('asked') };
+		const { folder } = await useDatabase();
+		if (!folder) return misfit('', 'The data is on a server: back it up there.');
+		return { copied: await folder.backUp('asked') };
 	},
 	restore: async ({ request }) => {
 		const name = textField(await request.formData(), 'copy');

@@ -8,7 +8,8 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : undefined);
-	type Backup = PageData['backups'][number];
+	type Backup = NonNullable<PageData['backups']>[number];
+	const backups = $derived(data.backups);
 	let asked: Backup | null = $state.raw(null);
 	let restoring: HTMLFormElement | undefined = $state();
 	let isBusy = $state(false);
@@ -93,41 +94,50 @@
 			<Button type="submit" size="small" disabled={isBusy}>Import</Button>
 		</form>
 	</section>
-	<section>
-		<h2>Backups</h2>
-		<p>
-			Everything is backed up each day, and before an update or an import. The last ten backups are
-			in the data folder. Keep one elsewhere too, in case the machine is lost.
-		</p>
-		<form method="POST" action="?/copy" use:enhance={busy}>
-			<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Back up now</Button>
-		</form>
-		{#if data.backups.length > 0}
-			<table>
-				<thead>
-					<tr
-						><th scope="col">Made</th><th scope="col">Why</th><th scope="col">Size</th><th
-							><span class="bx--visually-hidden">Restore</span></th
-						></tr
-					>
-				</thead>
-				<tbody>
-					{#each data.backups as backup (backup.name)}
-						<tr>
-							<td>{when(backup.at)}</td>
-							<td>{REASONS[backup.reason]}</td>
-							<td>{(backup.bytes / 1e6).toFixed(1)} MB</td>
-							<td>
-								<button type="button" class="link" onclick={() => (asked = backup)}>Restore</button>
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		{:else}
-			<p>There is no backup yet. The first is made a minute after the start.</p>
-		{/if}
-	</section>
+	{#if backups}
+		<section>
+			<h2>Backups</h2>
+			<p>
+				Everything is backed up each day, and before an update or an import. The last ten backups
+				are in the data folder. Keep one elsewhere too, in case the machine is lost.
+			</p>
+			<form method="POST" action="?/copy" use:enhance={busy}>
+				<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Back up now</Button>
+			</form>
+			{#if backups.length > 0}
+				<table>
+					<thead>
+						<tr
+							><th scope="col">Made</th><th scope="col">Why</th><th scope="col">Size</th><th
+								><span class="bx--visually-hidden">Restore</span></th
+							></tr
+						>
+					</thead>
+					<tbody>
+						{#each backups as backup (backup.name)}
+							<tr>
+								<td>{when(backup.at)}</td>
+								<td>{REASONS[backup.reason]}</td>
+								<td>{(backup.bytes / 1e6).toFixed(1)} MB</td>
+								<td>
+									<button type="button" class="link" onclick={() => (asked = backup)}
+										>Restore</button
+									>
+								</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			{:else}
+				<p>There is no backup yet. The first is made a minute after the start.</p>
+			{/if}
+		</section>
+	{:else}
+		<section>
+			<h2>Backups</h2>
+			<p>The data is on a PostgreSQL server. Whoever runs it backs it up.</p>
+		</section>
+	{/if}
 </Page>
 
 {#if asked}

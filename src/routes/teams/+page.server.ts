@@ -1,23 +1,24 @@
 import { fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
-import { deleteTeam, listTeamLines } from '$lib/server/repositories/surroundings';
+import { deleteTeam, listTeamLines } from '$lib/server/repositories/teams';
 import { demoTeams } from '$lib/server/usecases/seedDemo';
 import { listSports } from '$lib/server/usecases/sports';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => {
-	const demo = demoTeams();
-	const sports = new Map(listSports().map(({ id, name }) => [id, name]));
-	const teams = await listTeamLines(await useDb());
-	return {
-		teams: teams.map((team) => ({
-			...team,
-			sport: sports.get(team.sport) ?? team.sport,
-			isDemo: demo.includes(team.id)
-		}))
-	};
-};
+export const load: PageServerLoad = () =>
+	reading(async (db) => {
+		const demo = demoTeams();
+		const sports = new Map(listSports().map(({ id, name }) => [id, name]));
+		const teams = await listTeamLines(db);
+		return {
+			teams: teams.map((team) => ({
+				...team,
+				sport: sports.get(team.sport) ?? team.sport,
+				isDemo: demo.includes(team.id)
+			}))
+		};
+	});
 
 export const actions: Actions = {
 	remove: async ({ request }) => {

@@ -64,7 +64,7 @@ async function writeWhole(path: string, bytes: Uint8Array): Promise<void> {
 export async function makeBackup(
 	pglite: PGlite,
 	root: string,
-	{ reason, now = new Date() }: { reason: BackupReason; now?: Date }
+	{ reason, now }: { reason: BackupReason; now: Date }
 ): Promise<string> {
 	const folder = backupsIn(root);
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -82,7 +82,7 @@ export async function makeBackup(
 }
 
 /** Whether a day has gone by since the newest daily copy, or there is none. */
-export function isDailyDue(root: string, now = new Date()): boolean {
+export function isDailyDue(root: string, now: Date): boolean {
 	const newest = listBackups(root).find(({ reason }) => reason === 'daily');
 	return !newest || now.getTime() - Date.parse(newest.at) >= 24 * 60 * 60 * 1000;
 }

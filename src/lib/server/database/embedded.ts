@@ -1,6 +1,7 @@
-import { PGlite } from '@electric-sql/pglite';
+import { PGlite, type Transaction as PGliteTransaction } from '@electric-sql/pglite';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Db, Result, Transaction } from './handle';
 
 /**
  * How the embedded PostgreSQL is started. By default it never asks the disk to keep anything, and its
@@ -27,4 +28,34 @@ export async function openEmbedded(files: string, from?: Blob): Promise<PGlite> 
 		startParams: START_PARAMETERS,
 		...(from && { loadDataDir: from })
 	});
+}
+
+const onTransaction = (tx: PGliteTransaction, origin: object): Transaction => ({
+	origin,
+	query: <Row>(sql: string, values: readonly unknown[] = []) => tx.query<Row>(sql, [...values]),
+	exec: async (sql) => void (await tx.exec(sql))
+});
+
+/** The embedded database as the application uses it; `wrote` is told of every statement that wrote and every transaction. */
+export function embeddedDb(pglite: PGlite, wrote: () => void = () => undefined): Db {
+	return {
+		origin: pglite,
+		async query<Row>(sql: string, values: readonly unknown[] = []): Promise<Result<Row>> {
+			const result = await pglite.query<Row>(sql, [...values]);
+			if ((result.affectedRows ?? 0) > 0) wrote();
+			return result;
+		},
+		exec: async (sql) => void (await pglite.exec(sql)),
+		async transaction(run) {
+			const value = await pglite.transaction((tx) => run(onTransaction(tx, pglite)));
+			wrote();
+			return value;
+		},
+		snapshot: (run) =>
+			pglite.transaction(async (tx) => {
+				// It has one connection: nothing is written while this runs, at whatever level.
+				await tx.exec('set transaction read only');
+				return run(onTransaction(tx, pglite));
+			})
+	};
 }

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { syncTree } from './durable';
+import { embeddedDb } from './embedded';
 import type { Db } from './handle';
 import { storageTrouble } from './room';
 
@@ -56,19 +57,7 @@ export function withHousekeeping(
 		keep().catch((error: Error) => console.error(`Housekeeping failed: ${error.message}`));
 	}
 	return {
-		db: {
-			exec: (sql, options) => pglite.exec(sql, options),
-			async query(sql, parameters, options) {
-				const result = await pglite.query<never>(sql, parameters, options);
-				if ((result.affectedRows ?? 0) > 0) count();
-				return result;
-			},
-			async transaction(run) {
-				const result = await pglite.transaction(run);
-				count();
-				return result;
-			}
-		},
+		db: embeddedDb(pglite, count),
 		keep,
 		settled: async () => {
 			await running?.catch(() => null);

@@ -8,7 +8,15 @@ export {
 } from './backups';
 export { lockDirectory } from './lock';
 export { listMigrations, migrate, type Migration } from './migrate';
+export { embeddedDb } from './embedded';
 export type { Db, Queryable } from './handle';
-export { openDatabase, POSTGRES_MAJOR, restoreFolder, type OpenDatabase } from './open';
+export {
+	openDatabase,
+	openDatabaseServer,
+	POSTGRES_MAJOR,
+	restoreFolder,
+	type DataFolder,
+	type OpenDatabase
+} from './open';
 export { StartRefusal } from './refusal';
 export { storageTrouble } from './room';

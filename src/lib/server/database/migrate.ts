@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import type { Db } from './handle';
+import { shippedFiles } from '../shipped';
+import type { Db, Queryable } from './handle';
 import { StartRefusal } from './refusal';
 
 /** A numbered step of the schema. */
@@ -9,19 +10,13 @@ export interface Migration {
 	sql: string;
 }
 
-const files = import.meta.glob<string>('../migrations/*.sql', {
-	query: '?raw',
-	import: 'default',
-	eager: true
-});
-
 /** All migrations in order; numbers without gaps from 1. */
 export function listMigrations(): Migration[] {
-	const list = Object.entries(files).map(([path, sql]) => {
-		const name = path.split('/').at(-1) as string;
-		return { number: Number(name.slice(0, 4)), name, sql };
-	});
-	list.sort((a, b) => a.number - b.number);
+	const list = [...shippedFiles('migrations')].map(([name, sql]) => ({
+		number: Number(name.slice(0, 4)),
+		name,
+		sql
+	}));
 	for (const [index, { number, name }] of list.entries())
 		if (number !== index + 1) throw new Error(`Migration ${name} should have number ${index + 1}`);
 	return list;
@@ -39,17 +34,33 @@ export async function isBehind(db: Db, migrations: readonly Migration[]): Promis
 	return applied.rows.length < migrations.length;
 }
 
+/** A number that nothing else locks by. */
+const MIGRATING = 41_700_001;
+
+/** Waits for other processes that change the schema; held until the transaction ends. */
+async function waitForOthers(tx: Queryable): Promise<void> {
+	await tx.query('select pg_advisory_xact_lock($1)', [MIGRATING]);
+}
+
+async function appliedSteps(db: Queryable): Promise<Omit<Migration & { hash: string }, 'sql'>[]> {
+	const { rows } = await db.query<Omit<Migration & { hash: string }, 'sql'>>(
+		'select number, name, hash from schema_step order by number'
+	);
+	return rows;
+}
+
 /**
  * Brings a database to the newest schema, each step in a transaction of its own. Throws
  * `StartRefusal` where the data was written by a newer version, or a step that was applied has changed.
  */
 export async function migrate(db: Db, migrations: readonly Migration[]): Promise<void> {
-	await db.exec(`create table if not exists schema_step (
-		number int primary key, name text not null, hash text not null,
-		applied_at timestamptz not null default now())`);
-	const { rows } = await db.query<{ number: number; name: string; hash: string }>(
-		'select number, name, hash from schema_step order by number'
-	);
+	await db.transaction(async (tx) => {
+		await waitForOthers(tx);
+		await tx.exec(`create table if not exists schema_step (
+			number int primary key, name text not null, hash text not null,
+			applied_at timestamptz not null default now())`);
+	});
+	const rows = await appliedSteps(db);
 	const known = new Map(migrations.map((migration) => [migration.number, migration]));
 	for (const { number, name, hash } of rows) {
 		const migration = known.get(number);
@@ -64,6 +75,8 @@ export async function migrate(db: Db, migrations: readonly Migration[]): Promise
 	}
 	for (const { number, name, sql } of migrations.slice(rows.length))
 		await db.transaction(async (tx) => {
+			await waitForOthers(tx);
+			if ((await appliedSteps(tx)).length >= number) return;
 			await tx.exec(sql);
 			await tx.query('insert into schema_step (number, name, hash) values ($1, $2, $3)', [
 				number,

@@ -182,7 +182,7 @@ describe('openDatabase', () => {
 			await databaseFiles(join(directory, 'postgres'));
 			const first = await openDatabase(directory);
 			await first.db.query(`insert into team (id, body) values ('t', '{"name": "T"}')`);
-			const name = await first.backUp('asked');
+			const name = await first.folder.backUp('asked');
 			await first.close();
 			rmSync(join(directory, 'postgres', file));
 			const opened = openDatabase(directory);
@@ -222,7 +222,7 @@ describe('openDatabase', () => {
 		expect(listBackups(directory)).toEqual([]);
 		const known = listMigrations();
 		const next = { number: known.length + 1, name: 'next.sql', sql: 'create table next (a int)' };
-		await (await openDatabase(directory, [...known, next])).close();
+		await (await openDatabase(directory, { migrations: [...known, next] })).close();
 		expect(listBackups(directory)).toMatchObject([{ reason: 'migration' }]);
 		const [{ name }] = listBackups(directory);
 		await expect(openDatabase(directory)).rejects.toThrow('newer Field Plan');

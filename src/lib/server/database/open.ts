@@ -12,12 +12,13 @@ import { join, resolve } from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { howToRestore, listBackups, makeBackup, restoreBackup, type BackupReason } from './backups';
 import { syncPath, syncTree } from './durable';
-import { openEmbedded } from './embedded';
+import { embeddedDb, openEmbedded } from './embedded';
 import type { Db } from './handle';
 import { syncFiles, withHousekeeping } from './housekeeping';
 import { lockDirectory } from './lock';
 import { isBehind, listMigrations, migrate, type Migration } from './migrate';
 import { StartRefusal } from './refusal';
+import { openServer } from './server';
 
 /** The major version of PostgreSQL that the embedded database is; its files fit no other. */
 export const POSTGRES_MAJOR = '18';
@@ -25,15 +26,20 @@ export const POSTGRES_MAJOR = '18';
 /** The house is first kept when whoever waits for the start has been answered. */
 const KEEP_AFTER_MILLISECONDS = 2000;
 
-/** An open database and how to close it. */
-export interface OpenDatabase {
-	db: Db;
-	/** The data folder. */
+/** The folder of the embedded database. */
+export interface DataFolder {
 	root: string;
 	/** Copies everything into the folder of copies; gives the copy's name. */
 	backUp(reason: BackupReason): Promise<string>;
 	/** Writes a checkpoint and has the disk keep all of it: after a change as large as an import. */
 	keepHouse(): Promise<void>;
+}
+
+/** An open database and how to close it. */
+export interface OpenDatabase {
+	db: Db;
+	/** Where the data is; null where a server keeps it, which is backed up by those who run it. */
+	folder: DataFolder | null;
 	close(): Promise<void>;
 }
 
@@ -114,6 +120,13 @@ export async function restoreFolder(directory: string, name: string): Promise<st
 	}
 }
 
+/** What a database is opened with. */
+interface Opening {
+	migrations?: readonly Migration[];
+	/** The time that copies are named by. */
+	now?: () => Date;
+}
+
 /**
  * Opens the database of a data directory, made where there is none, at the newest schema. Holds the
  * directory until `close`. Throws `StartRefusal` where another process holds it, its version differs,
@@ -121,15 +134,16 @@ export async function restoreFolder(directory: string, name: string): Promise<st
  */
 export async function openDatabase(
 	directory: string,
-	migrations: readonly Migration[] = listMigrations()
-): Promise<OpenDatabase> {
+	{ migrations = listMigrations(), now = () => new Date() }: Opening = {}
+): Promise<OpenDatabase & { folder: DataFolder }> {
 	const root = writableFolder(directory);
 	const release = lockDirectory(root);
 	try {
 		const { pglite, isNew } = await openFiles(root);
-		const isOld = !isNew && (await isBehind(pglite, migrations));
-		if (isOld) await makeBackup(pglite, root, { reason: 'migration' });
-		await migrate(pglite, migrations);
+		const plain = embeddedDb(pglite);
+		const isOld = !isNew && (await isBehind(plain, migrations));
+		if (isOld) await makeBackup(pglite, root, { reason: 'migration', now: now() });
+		await migrate(plain, migrations);
 		const files = join(root, 'postgres');
 		const house = withHousekeeping(pglite, files);
 		// A new schema is on the disk before anybody works on it. Otherwise nobody has to wait for it.
@@ -140,9 +154,11 @@ export async function openDatabase(
 		later.unref();
 		return {
 			db: house.db,
-			root,
-			backUp: (reason) => makeBackup(pglite, root, { reason }),
-			keepHouse: house.keep,
+			folder: {
+				root,
+				backUp: (reason) => makeBackup(pglite, root, { reason, now: now() }),
+				keepHouse: house.keep
+			},
 			async close() {
 				clearTimeout(later);
 				await house.settled();
@@ -156,6 +172,24 @@ export async function openDatabase(
 		};
 	} catch (error) {
 		release();
+		throw error;
+	}
+}
+
+/**
+ * Opens the database of a PostgreSQL server at the newest schema; several processes may at once. Throws
+ * `StartRefusal` where it cannot be used, or its data was written by a newer version.
+ */
+export async function openDatabaseServer(
+	url: string,
+	{ migrations = listMigrations() }: Pick<Opening, 'migrations'> = {}
+): Promise<OpenDatabase> {
+	const { db, close } = await openServer(url);
+	try {
+		await migrate(db, migrations);
+		return { db, folder: null, close };
+	} catch (error) {
+		await close();
 		throw error;
 	}
 }

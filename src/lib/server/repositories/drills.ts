@@ -70,17 +70,28 @@ export async function listRevisions(
 
 /** Adds a revision of a drill behind the newest; gives its number. */
 export async function insertRevision(tx: Queryable, teamId: string, drill: Drill): Promise<number> {
-	const { rows } = await tx.query<{ revision: number }>(
-		`select coalesce(max(revision), 0)::int + 1 as revision from drill_revision
-		 where team_id = $1 and drill_id = $2`,
-		[teamId, drill.id]
+	for (;;) {
+		const { rows } = await tx.query<{ revision: number }>(
+			`insert into drill_revision (team_id, drill_id, revision, body)
+			 select $1, $2, next.revision, $3::jsonb || jsonb_build_object('revision', next.revision)
+			 from (select coalesce(max(revision), 0)::int + 1 as revision from drill_revision
+				where team_id = $1 and drill_id = $2) as next
+			 on conflict do nothing returning revision`,
+			[teamId, drill.id, JSON.stringify(drill)]
+		);
+		// Nothing where somebody else has added this very revision meanwhile: the next one, then.
+		if (rows.length > 0) return rows[0].revision;
+	}
+}
+
+/** Adds a drill as revision 1; false where its id is taken. */
+export async function insertDrill(tx: Queryable, teamId: string, drill: Drill): Promise<boolean> {
+	const { affectedRows } = await tx.query(
+		`insert into drill_revision (team_id, drill_id, revision, body) values ($1, $2, 1, $3::jsonb)
+		 on conflict do nothing`,
+		[teamId, drill.id, JSON.stringify({ ...drill, revision: 1 })]
 	);
-	const [{ revision }] = rows;
-	await tx.query(
-		'insert into drill_revision (team_id, drill_id, revision, body) values ($1, $2, $3, $4::jsonb)',
-		[teamId, drill.id, revision, JSON.stringify({ ...drill, revision })]
-	);
-	return revision;
+	return affectedRows === 1;
 }
 
 /** Where a drill was used: a practice, its day, and what it gave there. */
@@ -128,7 +139,7 @@ const queryOf = (words: string): string | null => {
 };
 
 /** Bare drills by the number of their revision, for each database: a revision never changes, nor is its number given again. */
-const bareRead = new WeakMap<Queryable, ReadonlyMap<number, Drill>>();
+const bareRead = new WeakMap<object, ReadonlyMap<number, Drill>>();
 /** Beyond so many, those that were read before are let go. */
 const MOST_KEPT = 6000;
 
@@ -137,7 +148,7 @@ async function bareDrills(
 	db: Queryable,
 	numbers: readonly number[]
 ): Promise<ReadonlyMap<number, Drill>> {
-	const kept = bareRead.get(db) ?? new Map<number, Drill>();
+	const kept = bareRead.get(db.origin) ?? new Map<number, Drill>();
 	const missing = numbers.filter((number) => !kept.has(number));
 	if (missing.length === 0) return kept;
 	const isFull = kept.size + missing.length > MOST_KEPT;
@@ -149,7 +160,7 @@ async function bareDrills(
 	);
 	const read: [number, Drill][] = JSON.parse(`[${rows[0]?.bare ?? ''}]`);
 	const now = new Map([...(isFull ? [] : kept), ...read]);
-	bareRead.set(db, now);
+	bareRead.set(db.origin, now);
 	return now;
 }
 
@@ -211,4 +222,13 @@ export async function lastUses(db: Queryable, teamId: string): Promise<Map<strin
 		[teamId]
 	);
 	return new Map(rows.map(({ id, last }) => [id, last]));
+}
+
+/** Every revision of a team's drills. */
+export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]> {
+	const { rows } = await db.query<{ body: Drill }>(
+		'select body from drill_revision where team_id = $1 order by drill_id, revision',
+		[teamId]
+	);
+	return rows.map(({ body }) => body);
 }

@@ -10,17 +10,33 @@ export interface StoredPractice {
 	practice: Practice;
 }
 
+const ONE_PRACTICE = 'select revision, body from practice where team_id = $1 and id = $2';
+
+async function readPractice(
+	db: Queryable,
+	sql: string,
+	values: readonly string[]
+): Promise<StoredPractice | undefined> {
+	const { rows } = await db.query<{ revision: number; body: Practice }>(sql, values);
+	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
+}
+
 /** The practice, or undefined where the team has none of this id. */
 export async function findPractice(
 	db: Queryable,
 	teamId: string,
 	id: string
 ): Promise<StoredPractice | undefined> {
-	const { rows } = await db.query<{ revision: number; body: Practice }>(
-		'select revision, body from practice where team_id = $1 and id = $2',
-		[teamId, id]
-	);
-	return rows[0] && { revision: rows[0].revision, practice: rows[0].body };
+	return readPractice(db, ONE_PRACTICE, [teamId, id]);
+}
+
+/** The practice as `findPractice` gives it; nobody else writes it until the transaction ends. */
+export async function lockPractice(
+	tx: Queryable,
+	teamId: string,
+	id: string
+): Promise<StoredPractice | undefined> {
+	return readPractice(tx, `${ONE_PRACTICE} for update`, [teamId, id]);
 }
 
 /** A practice in a list: the document, whether it was held, and whether it is archived. */
@@ -118,6 +134,20 @@ export async function isHeld(db: Queryable, teamId: string, id: string): Promise
 /** Notes that a practice was held: whoever came, it stays so. */
 export async function setHeld(tx: Queryable, teamId: string, id: string): Promise<void> {
 	await tx.query(`update practice set state = 'held' where team_id = $1 and id = $2`, [teamId, id]);
+}
+
+/** How many practices are planned on a ground; those that name none are on the team's first. */
+export async function countOnGround(
+	db: Queryable,
+	teamId: string,
+	{ id, isFirst }: { id: string; isFirst: boolean }
+): Promise<number> {
+	const { rows } = await db.query<{ count: number }>(
+		`select count(*)::int as count from practice where team_id = $1
+			and (body ->> 'groundId' = $2 or ($3 and body ->> 'groundId' is null))`,
+		[teamId, id, isFirst]
+	);
+	return rows[0].count;
 }
 
 /** Ids and days of a team's practices that are not archived, the newest first. */

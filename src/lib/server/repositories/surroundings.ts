@@ -1,10 +1,10 @@
 import type { Surroundings } from '$core/model/bundle';
-import type { Drill } from '$core/model/drill';
-import type { Adult, Limits, Player, Restriction, Season, Team } from '$core/model/team';
+import type { Adult, Player, Restriction } from '$core/model/team';
 import { usableKit } from '$core/model/teamFile';
 import type { Queryable } from '../database';
-import { listArchived } from './drills';
+import { listArchived, listDrills } from './drills';
 import { listGrounds, listKit } from './places';
+import { findLimits, findTeam, seasonOn } from './teams';
 
 interface PersonRow {
 	id: string;
@@ -51,71 +51,6 @@ const toPlayer = (row: PersonRow) =>
 const toAdult = ({ id, name, role, units, days, skills, ages }: PersonRow) =>
 	present({ id, name, role: role ?? '', units, days, skills, ages }) as Adult;
 
-/** Teams in order of their names: id and name. */
-export async function listTeams(db: Queryable): Promise<{ id: string; name: string }[]> {
-	const { rows } = await db.query<{ id: string; name: string }>(
-		`select id, body ->> 'name' as name from team order by body ->> 'name'`
-	);
-	return rows;
-}
-
-/** A team in a list. */
-export interface TeamLine {
-	id: string;
-	name: string;
-	sport: string;
-	players: number;
-	practices: number;
-}
-
-/** Teams in order of their names, with how much there is of them. */
-export async function listTeamLines(db: Queryable): Promise<TeamLine[]> {
-	const { rows } = await db.query<TeamLine>(
-		`select t.id, t.body ->> 'name' as name, t.body ->> 'sport' as sport,
-			(select count(*)::int from person p where p.team_id = t.id and p.kind = 'player') as players,
-			(select count(*)::int from practice q where q.team_id = t.id) as practices
-		 from team t order by t.body ->> 'name', t.id`
-	);
-	return rows;
-}
-
-/** Takes a team away with all that is its own; false where there is none of this id. */
-export async function deleteTeam(db: Queryable, teamId: string): Promise<boolean> {
-	const { affectedRows } = await db.query('delete from team where id = $1', [teamId]);
-	return affectedRows === 1;
-}
-
-/** The team, or undefined. */
-export async function findTeam(db: Queryable, teamId: string): Promise<Team | undefined> {
-	const { rows } = await db.query<{ body: Team }>('select body from team where id = $1', [teamId]);
-	return rows[0]?.body;
-}
-
-/** Puts a team in the place of the one with its id. */
-export async function updateTeam(db: Queryable, team: Team): Promise<void> {
-	await db.query('update team set body = $2::jsonb where id = $1', [team.id, JSON.stringify(team)]);
-}
-
-/**
- * The season of a team that holds a day; between seasons the one that comes next, else the last. Undefined
- * where the team has none.
- */
-export async function seasonOn(
-	db: Queryable,
-	teamId: string,
-	day: string
-): Promise<Season | undefined> {
-	const { rows } = await db.query<Season>(
-		`select id, name, first_day::text as "firstDay", weeks from season
-		 where team_id = $1
-		 order by first_day + 7 * weeks <= $2::date, abs(first_day - $2::date) *
-			case when first_day <= $2::date and first_day + 7 * weeks > $2::date then 0 else 1 end,
-			first_day desc limit 1`,
-		[teamId, day]
-	);
-	return rows[0];
-}
-
 /** Everyone of a team, with unit and ratings as they stood on a day. */
 async function listPeople(db: Queryable, teamId: string, day: string): Promise<PersonRow[]> {
 	const { rows } = await db.query<PersonRow>(
@@ -131,44 +66,6 @@ async function listPeople(db: Queryable, teamId: string, day: string): Promise<P
 		[teamId, day]
 	);
 	return rows;
-}
-
-/** The limits that a team has set, or undefined where it has set none. */
-export async function findLimits(
-	db: Queryable,
-	teamId: string
-): Promise<Partial<Limits> | undefined> {
-	const { rows } = await db.query<{ body: Partial<Limits> }>(
-		'select body from limit_setting where team_id = $1',
-		[teamId]
-	);
-	return rows[0]?.body;
-}
-
-/** Sets what a team has of its own among the limits; null takes all of it away. */
-export async function saveLimits(
-	db: Queryable,
-	teamId: string,
-	limits: Partial<Limits> | null
-): Promise<void> {
-	if (limits === null) {
-		await db.query('delete from limit_setting where team_id = $1', [teamId]);
-		return;
-	}
-	await db.query(
-		`insert into limit_setting (team_id, body) values ($1, $2::jsonb)
-		 on conflict (team_id) do update set body = excluded.body`,
-		[teamId, JSON.stringify(limits)]
-	);
-}
-
-/** Every revision of a team's drills. */
-export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]> {
-	const { rows } = await db.query<{ body: Drill }>(
-		'select body from drill_revision where team_id = $1 order by drill_id, revision',
-		[teamId]
-	);
-	return rows.map(({ body }) => body);
 }
 
 /**

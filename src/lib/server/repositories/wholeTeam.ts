@@ -13,8 +13,8 @@ import type { Queryable } from '../database';
 import { insertTemplate, listTemplates } from './templates';
 import { insertGround, listGrounds, listKit, replaceKit } from './places';
 import { insertAttendance, listAttendance } from './attendance';
-import { listArchived, setDrillArchived } from './drills';
-import { findLimits, findTeam, listDrills } from './surroundings';
+import { listArchived, listDrills, setDrillArchived } from './drills';
+import { findLimits, findTeam, insertTeam } from './teams';
 
 /** All of one team, as it goes into an export. */
 export interface WholeTeam {
@@ -134,8 +134,8 @@ async function writePeople(tx: Queryable, teamId: string, people: readonly Expor
 async function writeTeam(
 	tx: Queryable,
 	{ team, seasons, people, grounds, kit, limits }: ExportTeam
-) {
-	await tx.query('insert into team (id, body) values ($1, $2::jsonb)', [team.id, json(team)]);
+): Promise<boolean> {
+	if (!(await insertTeam(tx, team))) return false;
 	for (const { id, name, firstDay, weeks } of seasons)
 		await tx.query(
 			'insert into season (team_id, id, name, first_day, weeks) values ($1, $2, $3, $4::date, $5)',
@@ -149,6 +149,7 @@ async function writeTeam(
 			team.id,
 			json(limits)
 		]);
+	return true;
 }
 
 /** Adds a drill at its revision (1 where it names none). */
@@ -160,11 +161,11 @@ async function writeDrill(tx: Queryable, teamId: string, drill: Drill): Promise<
 	);
 }
 
-/** Adds a whole team; its id must be free. */
-export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<void> {
+/** Adds a whole team; false, with nothing written, where its id is taken. */
+export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<boolean> {
 	const { team, drills, practices, templates, ledger, attendance } = whole;
 	const teamId = team.team.id;
-	await writeTeam(tx, team);
+	if (!(await writeTeam(tx, team))) return false;
 	for (const drill of drills) await writeDrill(tx, teamId, drill);
 	for (const id of team.archivedDrills ?? [])
 		await setDrillArchived(tx, teamId, { id, archived: true });
@@ -204,4 +205,5 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<v
 		[teamId, json(ledger.rows)]
 	);
 	await insertAttendance(tx, teamId, attendance.rows);
+	return true;
 }

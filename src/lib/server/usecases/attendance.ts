@@ -15,10 +15,12 @@ import {
 	findPractice,
 	isHeld,
 	listPractices,
+	lockPractice,
 	replaceLedger,
 	type ListedPractice
 } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
+import { lockTeam } from '../repositories/teams';
 import { applyStored } from './saveEdits';
 import { rowsOf } from './summaries';
 import { once, type Submission } from './submission';
@@ -174,7 +176,7 @@ async function saveOne(
 	{ teamId, id, rows }: { teamId: string; id: string; rows: readonly Row[] },
 	people: { ids: readonly string[]; adults: ReadonlySet<string> }
 ): Promise<void> {
-	const stored = await findPractice(tx, teamId, id);
+	const stored = await lockPractice(tx, teamId, id);
 	if (!stored) return;
 	const wasHeld = await isHeld(tx, teamId, id);
 	const kept = byPractice(await listAttendance(tx, teamId)).get(id) ?? NO_ROWS;
@@ -240,14 +242,15 @@ export async function saveAttendance(
 	}
 	let at = 0;
 	try {
-		await db.transaction((tx) =>
-			once(tx, submission, async () => {
+		await db.transaction(async (tx) => {
+			await lockTeam(tx, teamId);
+			await once(tx, submission, async () => {
 				for (const [index, { practice: id, rows }] of shape.value.entries()) {
 					at = index;
 					await saveOne(tx, { teamId, id, rows }, { ids, adults });
 				}
-			})
-		);
+			});
+		});
 		return ok(null);
 	} catch (error) {
 		if (!(error instanceof Clash)) throw error;

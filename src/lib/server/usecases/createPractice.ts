@@ -8,9 +8,9 @@ import { findPractice, insertPractice } from '../repositories/practices';
 import { findTemplate } from '../repositories/templates';
 import { listGrounds } from '../repositories/places';
 import { loadWithoutDrills } from '../repositories/surroundings';
-import { refusable } from './refusable';
+import { changeTeam } from './refusable';
 import { storePlanned } from './summaries';
-import { once, type Submission } from './submission';
+import type { Submission } from './submission';
 
 /** What a coach says of a new practice. */
 export const NewPractice = Type.Object(
@@ -87,8 +87,8 @@ export async function createPractice(
 ): Promise<Result<Practice, Misfit>> {
 	const shape = readShape(NewPractice, wanted);
 	if (!shape.ok) return shape;
-	return refusable(db, (tx) =>
-		once(tx, submission, () => addPractice(tx, { ...at, wanted: shape.value }))
+	return changeTeam(db, { teamId: at.teamId, submission }, (tx) =>
+		addPractice(tx, { ...at, wanted: shape.value })
 	);
 }
 

@@ -6,7 +6,6 @@ import { closed, Id, Name } from '$core/model/fields';
 import type { Sport } from '$core/model/sport';
 import type { Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
-import { listTeams } from '../repositories/surroundings';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { addPractice } from './createPractice';
 import { refusable } from './refusable';
@@ -55,12 +54,19 @@ export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
 	return ok(players);
 }
 
-/** An id made of the team's name that no other team has, and no page of the application. */
-async function freeId(db: Queryable, name: string): Promise<string> {
+/**
+ * Stores a team under the first id made of its name that no other team has, and no page of the application;
+ * gives the id.
+ */
+async function addTeam(
+	tx: Queryable,
+	name: string,
+	wholeOf: (id: string) => WholeTeam
+): Promise<string> {
 	const stem = slugOf(name, 'team');
-	const taken = new Set([...(await listTeams(db)).map(({ id }) => id), ...PAGES]);
 	let id = stem;
-	for (let number = 2; taken.has(id); number += 1) id = `${stem}-${number}`;
+	const isTaken = async () => PAGES.includes(id) || !(await writeWholeTeam(tx, wholeOf(id)));
+	for (let number = 2; await isTaken(); number += 1) id = `${stem}-${number}`;
 	return id;
 }
 
@@ -131,8 +137,9 @@ export async function createTeam(
 	if (!players.ok) return players;
 	return refusable(db, (tx) =>
 		once(tx, submission, async () => {
-			const id = await freeId(tx, wanted.name);
-			await writeWholeTeam(tx, wholeTeam(wanted, { id, sport, players: players.value, today }));
+			const id = await addTeam(tx, wanted.name, (id) =>
+				wholeTeam(wanted, { id, sport, players: players.value, today })
+			);
 			const practice = await addPractice(tx, {
 				teamId: id,
 				id: nanoid(12),

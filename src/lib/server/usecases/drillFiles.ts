@@ -5,8 +5,8 @@ import { Drill } from '$core/model/drill';
 import { toShelf } from '$core/practice';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
-import { insertRevision } from '../repositories/drills';
-import { listDrills } from '../repositories/surroundings';
+import { insertRevision, listDrills } from '../repositories/drills';
+import { lockTeam } from '../repositories/teams';
 
 /** The most that a file may have, packed and unpacked, and the most drills in it. */
 const MOST_BYTES = 5_000_000;
@@ -142,9 +142,10 @@ export async function storeDrills(
 	teamId: string,
 	{ drills, choices }: { drills: readonly ReadDrill[]; choices: Readonly<Record<string, Choice>> }
 ): Promise<number> {
-	const taken = new Set((await listDrills(db, teamId)).map(({ id }) => id));
-	let stored = 0;
-	await db.transaction(async (tx) => {
+	return db.transaction(async (tx) => {
+		await lockTeam(tx, teamId);
+		const taken = new Set((await listDrills(tx, teamId)).map(({ id }) => id));
+		let stored = 0;
 		for (const { drill, state, id } of drills) {
 			const choice = Object.hasOwn(choices, id) ? choices[id] : 'leave';
 			if (!drill || state === 'same' || (state === 'clash' && choice === 'leave')) continue;
@@ -154,6 +155,6 @@ export async function storeDrills(
 			await insertRevision(tx, teamId, own);
 			stored += 1;
 		}
+		return stored;
 	});
-	return stored;
 }

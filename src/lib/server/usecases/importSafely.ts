@@ -8,10 +8,10 @@ import { importAll, type Imported } from './transfer';
  * that is refused makes no backup. Otherwise as `importAll`.
  */
 export async function importSafely(
-	database: Pick<OpenDatabase, 'db' | 'backUp' | 'keepHouse'>,
+	{ db, folder }: Pick<OpenDatabase, 'db' | 'folder'>,
 	bytes: Uint8Array
 ): Promise<Result<Imported, Misfit>> {
-	const outcome = await importAll(database.db, bytes, () => database.backUp('import'));
-	if (outcome.ok) await database.keepHouse();
+	const outcome = await importAll(db, bytes, async () => folder?.backUp('import'));
+	if (outcome.ok) await folder?.keepHouse();
 	return outcome;
 }

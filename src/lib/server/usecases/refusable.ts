@@ -1,5 +1,7 @@
 import { fail, type Result } from '$core/base';
 import type { Db, Queryable } from '../database';
+import { lockTeam } from '../repositories/teams';
+import { once } from './submission';
 
 /** Thrown within a transaction to leave everything as it was. */
 class Refusal<Reason> extends Error {
@@ -26,4 +28,19 @@ export async function refusable<Value, Reason>(
 		if (error instanceof Refusal) return fail(error.reason as Reason);
 		throw error;
 	}
+}
+
+/**
+ * Changes what a team has, all of it or nothing, one change after another. Sent again under the same
+ * `submission` it is answered and not done again. Otherwise as `refusable`.
+ */
+export async function changeTeam<Value, Reason>(
+	db: Db,
+	{ teamId, submission }: { teamId: string; submission?: string },
+	run: (tx: Queryable) => Promise<Result<Value, Reason>>
+): Promise<Result<Value, Reason>> {
+	return refusable(db, async (tx) => {
+		await lockTeam(tx, teamId);
+		return once(tx, submission, () => run(tx));
+	});
 }

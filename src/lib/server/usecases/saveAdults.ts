@@ -6,8 +6,8 @@ import { readShape, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { writeAdult } from '../repositories/people';
 import { loadWithoutDrills } from '../repositories/surroundings';
-import { refusable } from './refusable';
-import { once, staleness, type Refused, type Submission } from './submission';
+import { changeTeam } from './refusable';
+import { staleness, type Refused, type Submission } from './submission';
 
 /** What a row says that its team does not know. */
 function rowFault({ name, role, units, skills, ages }: AdultRow, team: Team): Misfit | null {
@@ -42,25 +42,23 @@ export async function saveAdults(
 ): Promise<Result<null, Refused>> {
 	const shape = readShape(AdultRows, rows);
 	if (!shape.ok) return shape;
-	return refusable(db, (tx) =>
-		once(tx, submission, async (): Promise<Result<null, Refused>> => {
-			const surroundings = await loadWithoutDrills(tx, teamId, day);
-			if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
-			const stale = staleness(base, adultsStored(surroundings.adults));
-			if (stale) return fail(stale);
-			const left = new Set(surroundings.adults.map(({ id }) => id));
-			for (const [index, row] of shape.value.entries()) {
-				if (row.id !== undefined && !left.delete(row.id))
-					return fail({ path: `[${index}].id`, message: 'is nobody of this team, or comes twice' });
-				const fault = rowFault(row, surroundings.team);
-				if (fault) return fail({ path: `[${index}].${fault.path}`, message: fault.message });
-			}
-			for (const row of shape.value) {
-				const [name, role] = [row.name.trim(), row.role.trim()];
-				const id = row.id ?? `a-${nanoid(10)}`;
-				await writeAdult(tx, teamId, { ...row, name, role, id, isNew: row.id === undefined });
-			}
-			return ok(null);
-		})
-	);
+	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<null, Refused>> => {
+		const surroundings = await loadWithoutDrills(tx, teamId, day);
+		if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+		const stale = staleness(base, adultsStored(surroundings.adults));
+		if (stale) return fail(stale);
+		const left = new Set(surroundings.adults.map(({ id }) => id));
+		for (const [index, row] of shape.value.entries()) {
+			if (row.id !== undefined && !left.delete(row.id))
+				return fail({ path: `[${index}].id`, message: 'is nobody of this team, or comes twice' });
+			const fault = rowFault(row, surroundings.team);
+			if (fault) return fail({ path: `[${index}].${fault.path}`, message: fault.message });
+		}
+		for (const row of shape.value) {
+			const [name, role] = [row.name.trim(), row.role.trim()];
+			const id = row.id ?? `a-${nanoid(10)}`;
+			await writeAdult(tx, teamId, { ...row, name, role, id, isNew: row.id === undefined });
+		}
+		return ok(null);
+	});
 }

@@ -3,19 +3,20 @@ import { faultOf } from '$core/drill';
 import { Drill } from '$core/model/drill';
 import { readShape } from '../../../doors';
 import type { Db, Queryable } from '../database';
-import { findDrill, insertRevision } from '../repositories/drills';
-import { refusable } from './refusable';
+import { findDrill, insertDrill, insertRevision } from '../repositories/drills';
+import { changeTeam } from './refusable';
 import { slugOf } from './slug';
-import { once, staleness, type Refused, type Submission } from './submission';
+import { staleness, type Refused, type Submission } from './submission';
 
 /** What the form of a drill is read from, and what a save is held against: which revision is the newest. */
 export const drillStored = ({ revision = 1 }: Drill): unknown => revision;
 
-/** An id made of a drill's name that the shelf does not have. */
-async function freeId(db: Queryable, teamId: string, name: string): Promise<string> {
-	const stem = slugOf(name, 'drill');
+/** Adds a drill under the first id made of its name that the shelf does not have; gives the id. */
+async function addDrill(tx: Queryable, teamId: string, drill: Drill): Promise<string> {
+	const stem = slugOf(drill.name, 'drill');
 	let id = stem;
-	for (let number = 2; await findDrill(db, teamId, id); number += 1) id = `${stem}-${number}`;
+	for (let number = 2; !(await insertDrill(tx, teamId, { ...drill, id })); number += 1)
+		id = `${stem}-${number}`;
 	return id;
 }
 
@@ -43,16 +44,13 @@ export async function saveDrill(
 		const path = fault.onRung ? `rung ${fault.onRung} ${place}`.trim() : place;
 		return fail({ path, message: fault.message });
 	}
-	return refusable(db, (tx) =>
-		once(tx, submission, async (): Promise<Result<string, Refused>> => {
-			// The id is made within the transaction: two new drills of one name are two drills.
-			const id = isNew ? await freeId(tx, teamId, shape.value.name) : shape.value.id;
-			const newest = isNew ? undefined : await findDrill(tx, teamId, id);
-			if (!isNew && !newest) return fail({ path: 'id', message: 'is no drill of this shelf' });
-			const stale = newest ? staleness(base, drillStored(newest)) : null;
-			if (stale) return fail(stale);
-			await insertRevision(tx, teamId, { ...shape.value, id });
-			return ok(id);
-		})
-	);
+	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<string, Refused>> => {
+		if (isNew) return ok(await addDrill(tx, teamId, shape.value));
+		const newest = await findDrill(tx, teamId, shape.value.id);
+		if (!newest) return fail({ path: 'id', message: 'is no drill of this shelf' });
+		const stale = staleness(base, drillStored(newest));
+		if (stale) return fail(stale);
+		await insertRevision(tx, teamId, shape.value);
+		return ok(shape.value.id);
+	});
 }

@@ -6,11 +6,13 @@ import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import {
 	findPractice,
+	lockPractice,
 	insertEdits,
 	knownEdits,
 	updatePractice,
 	type StoredPractice
 } from '../repositories/practices';
+import { holdTeam } from '../repositories/teams';
 import { storePlanned } from './summaries';
 
 /** Why edits were not taken; nothing of them is stored then. */
@@ -71,7 +73,8 @@ function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
 
 async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice> {
 	const { teamId, practiceId: id, revision, edits } = request;
-	const stored = await findPractice(tx, teamId, id);
+	await holdTeam(tx, teamId);
+	const stored = await lockPractice(tx, teamId, id);
 	if (!stored) throw new Rollback({ reason: 'not-found' });
 	const known = await knownEdits(
 		tx,
@@ -135,7 +138,7 @@ export async function findKnown(
 	db: Db,
 	{ teamId, practiceId: id, edits }: { teamId: string; practiceId: string; edits: string[] }
 ): Promise<{ current: StoredPractice; known: string[] } | undefined> {
-	return db.transaction(async (tx) => {
+	return db.snapshot(async (tx) => {
 		const current = await findPractice(tx, teamId, id);
 		if (!current) return undefined;
 		return { current, known: [...(await knownEdits(tx, { teamId, id }, edits))] };

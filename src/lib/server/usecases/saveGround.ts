@@ -4,9 +4,9 @@ import { Ground } from '$core/model/team';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { deleteGround, insertGround, listGrounds, updateGround } from '../repositories/places';
-import { listPractices } from '../repositories/practices';
-import { findTeam } from '../repositories/surroundings';
-import { refusable } from './refusable';
+import { countOnGround } from '../repositories/practices';
+import { findTeam } from '../repositories/teams';
+import { changeTeam } from './refusable';
 import { listSports } from './sports';
 import { staleness, type Refused, type Submission } from './submission';
 
@@ -41,7 +41,7 @@ export async function saveGround(
 	if (!shape.ok) return shape;
 	const fault = groundFault(shape.value);
 	if (fault) return fail(fault);
-	return refusable(db, async (tx): Promise<Result<null, Refused>> => {
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const stored = (await listGrounds(tx, teamId)).find(({ id }) => id === shape.value.id);
 		if (!stored) return fail({ path: 'id', message: 'is no ground of this team' });
 		const stale = staleness(base, stored);
@@ -53,16 +53,18 @@ export async function saveGround(
 
 /** Adds a ground as the team's sport has one, behind the others; gives its id. */
 export async function addGround(db: Db, teamId: string): Promise<Result<string, Misfit>> {
-	const team = await findTeam(db, teamId);
-	if (!team) return fail({ path: '', message: 'There is no such team.' });
-	const model = listSports().find(({ id }) => id === team.sport)?.ground;
-	if (!model) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
-	const taken = new Set((await listGrounds(db, teamId)).map(({ name }) => name));
-	let name = model.name;
-	for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;
-	const ground = { ...model, id: `g-${nanoid(8)}`, name };
-	await insertGround(db, teamId, ground);
-	return ok(ground.id);
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<string, Misfit>> => {
+		const team = await findTeam(tx, teamId);
+		if (!team) return fail({ path: '', message: 'There is no such team.' });
+		const model = listSports().find(({ id }) => id === team.sport)?.ground;
+		if (!model) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
+		const taken = new Set((await listGrounds(tx, teamId)).map(({ name }) => name));
+		let name = model.name;
+		for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;
+		const ground = { ...model, id: `g-${nanoid(8)}`, name };
+		await insertGround(tx, teamId, ground);
+		return ok(ground.id);
+	});
 }
 
 /** Takes a ground away that no practice is planned on; the last one stays. */
@@ -70,19 +72,18 @@ export async function removeGround(
 	db: Db,
 	{ teamId, id }: { teamId: string; id: string }
 ): Promise<Result<null, Misfit>> {
-	const grounds = await listGrounds(db, teamId);
-	if (!grounds.some((ground) => ground.id === id))
-		return fail({ path: '', message: 'There is no such ground.' });
-	if (grounds.length === 1) return fail({ path: '', message: 'The last ground stays.' });
-	const isFirst = grounds[0].id === id;
-	const users = (await listPractices(db, teamId)).filter(
-		({ practice }) => practice.groundId === id || (isFirst && practice.groundId === undefined)
-	);
-	if (users.length > 0)
-		return fail({
-			path: '',
-			message: `${users.length === 1 ? '1 practice is' : `${users.length} practices are`} planned on it; the ground stays.`
-		});
-	await deleteGround(db, teamId, id);
-	return ok(null);
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Misfit>> => {
+		const grounds = await listGrounds(tx, teamId);
+		if (!grounds.some((ground) => ground.id === id))
+			return fail({ path: '', message: 'There is no such ground.' });
+		if (grounds.length === 1) return fail({ path: '', message: 'The last ground stays.' });
+		const users = await countOnGround(tx, teamId, { id, isFirst: grounds[0].id === id });
+		if (users > 0)
+			return fail({
+				path: '',
+				message: `${users === 1 ? '1 practice is' : `${users} practices are`} planned on it; the ground stays.`
+			});
+		await deleteGround(tx, teamId, id);
+		return ok(null);
+	});
 }

@@ -4,8 +4,8 @@ import { KitItem } from '$core/model/team';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { listKit, replaceKit } from '../repositories/places';
-import { findTeam } from '../repositories/surroundings';
-import { refusable } from './refusable';
+import { findTeam } from '../repositories/teams';
+import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
 const Kit = Type.Array(KitItem, { maxItems: 300 });
@@ -20,7 +20,6 @@ export async function saveKit(
 ): Promise<Result<null, Refused>> {
 	const shape = readShape(Kit, rows);
 	if (!shape.ok) return shape;
-	if (!(await findTeam(db, teamId))) return fail({ path: '', message: 'There is no such team.' });
 	const seen = new Set<string>();
 	for (const [index, { item, count, broken = 0 }] of shape.value.entries()) {
 		const fault = (field: string, message: string) =>
@@ -31,7 +30,8 @@ export async function saveKit(
 		if (broken > count) return fault('broken', `are more than the ${count} that there are`);
 	}
 	const kit = shape.value.map((row) => ({ ...row, item: row.item.trim() }));
-	return refusable(db, async (tx) => {
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
+		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
 		const stale = staleness(base, await listKit(tx, teamId));
 		if (stale) return fail(stale);
 		await replaceKit(tx, teamId, kit);

@@ -5,7 +5,7 @@ import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { updateFacts } from '../repositories/people';
 import { readPeople } from '../repositories/wholeTeam';
-import { refusable } from './refusable';
+import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
 /** What the form of a player's page is read from, and what a save is held against. */
@@ -32,7 +32,7 @@ export async function savePerson(
 			path: `restrictions[${backwards}].until`,
 			message: 'The last day is before the first.'
 		});
-	return refusable(db, async (tx): Promise<Result<null, Refused>> => {
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const person = (await readPeople(tx, teamId)).find((each) => each.id === id);
 		if (person?.kind !== 'player')
 			return fail({ path: '', message: 'There is no such player in this squad.' });

@@ -6,8 +6,8 @@ import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import { insertPlayer, setRating, setUnit, updatePlayer } from '../repositories/people';
 import { loadWithoutDrills } from '../repositories/surroundings';
-import { refusable } from './refusable';
-import { once, staleness, type Refused, type Submission } from './submission';
+import { changeTeam } from './refusable';
+import { staleness, type Refused, type Submission } from './submission';
 
 /** What a row says that its team does not know; the path is within the row. */
 function rowFault({ name, unit, ratings }: SquadRow, team: Team): Misfit | null {
@@ -85,8 +85,10 @@ export async function saveSquad(
 ): Promise<Result<SavedSquad, Refused>> {
 	const shape = readShape(SquadRows, rows);
 	if (!shape.ok) return shape;
-	return refusable(db, (tx) =>
-		once(tx, submission, async (): Promise<Result<SavedSquad, Refused>> => {
+	return changeTeam(
+		db,
+		{ teamId, submission },
+		async (tx): Promise<Result<SavedSquad, Refused>> => {
 			const surroundings = await loadWithoutDrills(tx, teamId, day);
 			if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 			const { team, players } = surroundings;
@@ -101,6 +103,6 @@ export async function saveSquad(
 			for (const row of shape.value)
 				await writeRow(tx, row, { teamId, day, known: known.get(row.id ?? '') });
 			return ok({ changed: shape.value.length - added, added });
-		})
+		}
 	);
 }

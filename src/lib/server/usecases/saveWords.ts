@@ -4,8 +4,8 @@ import { byKey, Key } from '$core/model/fields';
 import { GLOSSARY, type OwnWords } from '$core/words';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { findTeam, updateTeam } from '../repositories/surroundings';
-import { refusable } from './refusable';
+import { findTeam, updateTeam } from '../repositories/teams';
+import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
 const Words = byKey(Key, Type.String({ maxLength: 60, pattern: '^[^\\u0000]*$' }));
@@ -30,7 +30,7 @@ export async function saveWords(
 			text.trim() === '' || text.trim() === word ? [] : [[word, text.trim()]]
 		)
 	);
-	return refusable(db, async (tx): Promise<Result<OwnWords, Refused>> => {
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<OwnWords, Refused>> => {
 		const team = await findTeam(tx, teamId);
 		if (!team) return fail({ path: '', message: 'There is no such team.' });
 		const stale = staleness(base, team.words ?? {});

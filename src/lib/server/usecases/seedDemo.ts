@@ -4,31 +4,20 @@ import { Practice } from '$core/model/practice';
 import { Drill } from '$core/model/drill';
 import { TeamFile } from '$core/model/teamFile';
 import type { Static, TSchema } from 'typebox';
-import { readShape } from '../../../doors';
-import type { Db } from '../database';
+import { readJson } from '../../../doors';
+import type { Db, Queryable } from '../database';
+import { shippedFiles } from '../shipped';
 import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { insertPractice, replaceLedger, setHeld } from '../repositories/practices';
 import { insertAttendance } from '../repositories/attendance';
-import { listTeams } from '../repositories/surroundings';
+import { listTeams } from '../repositories/teams';
 import { storePlanned } from './summaries';
 
-const files = import.meta.glob('/demo/**/*.json', { import: 'default', eager: true });
-
 /** A file of the demo, read like any other file from outside. */
-function read<Schema extends TSchema>(
-	schema: Schema,
-	path: string,
-	value: unknown
-): Static<Schema> {
-	const shape = readShape(schema, value);
-	if (shape.ok) return shape.value;
-	throw new Error(`${path}: ${shape.failure.path} ${shape.failure.message}`);
-}
-
-function filesIn<Schema extends TSchema>(schema: Schema, folder: string): Static<Schema>[] {
-	return Object.entries(files)
-		.filter(([path]) => path.startsWith(folder))
-		.map(([path, value]) => read(schema, path, value));
+function read<Schema extends TSchema>(schema: Schema, path: string, text: string): Static<Schema> {
+	const value = readJson(schema, text);
+	if (value.ok) return value.value;
+	throw new Error(`demo/${path}: ${value.failure.path} ${value.failure.message}`);
 }
 
 /** A team of the demo. */
@@ -39,21 +28,30 @@ export interface DemoTeam {
 	attendance: AttendanceFile;
 }
 
-/** The demo's teams with their practices, each file checked against its schema. */
-export function readDemo(): DemoTeam[] {
-	return Object.entries(files)
+function readDemoFiles(): DemoTeam[] {
+	const files = shippedFiles('demo');
+	const filesIn = <Schema extends TSchema>(schema: Schema, folder: string) =>
+		[...files]
+			.filter(([path]) => path.startsWith(folder))
+			.map(([path, text]) => read(schema, path, text));
+	return [...files]
 		.filter(([path]) => path.endsWith('/team.json'))
-		.map(([path, team]) => {
+		.map(([path, text]) => {
 			const folder = path.slice(0, -'team.json'.length);
 			const attendance = `${folder}attendance.json`;
 			return {
-				file: read(TeamFile, path, team),
+				file: read(TeamFile, path, text),
 				drills: filesIn(Drill, `${folder}drills/`),
 				practices: filesIn(Practice, `${folder}practices/`),
-				attendance: read(AttendanceFile, attendance, files[attendance])
+				attendance: read(AttendanceFile, attendance, files.get(attendance) ?? '')
 			};
 		});
 }
+
+let demo: DemoTeam[] | undefined;
+
+/** The demo's teams with their practices, each file checked against its schema; read once. */
+export const readDemo = (): readonly DemoTeam[] => (demo ??= readDemoFiles());
 
 /** A team of a file as a team that is stored: its units and ratings hold from the season's first day. */
 function toWhole({ file, drills }: DemoTeam): WholeTeam {
@@ -85,10 +83,12 @@ function toWhole({ file, drills }: DemoTeam): WholeTeam {
 	};
 }
 
-/** Whether the demo was never put here: what a coach has removed stays away. */
-async function isFirstTime(db: Db): Promise<boolean> {
-	const { rows } = await db.query(`select 1 from installation where step = 'demo'`);
-	return rows.length === 0;
+/** Whether the demo was never put here: what a coach has removed stays away. Notes that it is now. */
+async function isFirstTime(tx: Queryable): Promise<boolean> {
+	const { affectedRows } = await tx.query(
+		`insert into installation (step) values ('demo') on conflict do nothing`
+	);
+	return affectedRows === 1;
 }
 
 /** Ids of the teams of the demo. */
@@ -103,10 +103,9 @@ export async function seedDemo(
 	db: Db,
 	{ today, teams }: { today?: string; teams?: readonly string[] } = {}
 ): Promise<boolean> {
-	if (!(await isFirstTime(db))) return false;
-	await db.transaction(async (tx) => {
-		await tx.query(`insert into installation (step) values ('demo')`);
-		if ((await listTeams(tx)).length > 0) return;
+	return db.transaction(async (tx) => {
+		if (!(await isFirstTime(tx))) return false;
+		if ((await listTeams(tx)).length > 0) return true;
 		for (const demo of readDemo().filter(({ file }) => teams?.includes(file.team.id) ?? true)) {
 			await writeWholeTeam(tx, toWhole(demo));
 			for (const practice of demo.practices) {
@@ -118,6 +117,6 @@ export async function seedDemo(
 			}
 			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);
 		}
+		return true;
 	});
-	return true;
 }

@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import type { Db } from '../database';
-import { findLimits } from '../repositories/surroundings';
+import { findLimits } from '../repositories/teams';
 import { setLimits } from './setLimits';
 
 let db: Db;

@@ -5,8 +5,8 @@ import { Limits } from '$core/model/team';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { findLimits, findTeam, saveLimits } from '../repositories/surroundings';
-import { refusable } from './refusable';
+import { findLimits, findTeam, saveLimits } from '../repositories/teams';
+import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
 const PartialLimits = Type.Partial(Limits, closed);
@@ -20,7 +20,6 @@ export async function setLimits(
 	teamId: string,
 	{ wanted, base }: { wanted: Record<string, unknown> } & Submission
 ): Promise<Result<Partial<Limits>, Refused>> {
-	if (!(await findTeam(db, teamId))) return fail({ path: '', message: 'There is no such team.' });
 	const shape = readShape(PartialLimits, wanted);
 	if (!shape.ok) return shape;
 	for (const { key, least, most, unit } of LIMIT_FACTS) {
@@ -41,7 +40,8 @@ export async function setLimits(
 			([key, value]) => !sameValue(value, DEFAULT_LIMITS[key as keyof Limits])
 		)
 	);
-	return refusable(db, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
+	return changeTeam(db, { teamId }, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
+		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
 		const stale = staleness(base, (await findLimits(tx, teamId)) ?? {});
 		if (stale) return fail(stale);
 		await saveLimits(tx, teamId, Object.keys(own).length > 0 ? own : null);

@@ -1,15 +1,17 @@
 import { Sport } from '$core/model/sport';
-import { readShape } from '../../../doors';
+import { readJson } from '../../../doors';
+import { shippedFiles } from '../shipped';
 
-const files = import.meta.glob('/sports/*.json', { import: 'default', eager: true });
-
-/** The sport kits that ship with the application, by name; each file is checked against its schema. */
-export function listSports(): Sport[] {
-	return Object.entries(files)
-		.map(([path, value]) => {
-			const shape = readShape(Sport, value);
-			if (shape.ok) return shape.value;
-			throw new Error(`${path}: ${shape.failure.path} ${shape.failure.message}`);
-		})
-		.sort((a, b) => a.name.localeCompare(b.name));
+function readSports(): Sport[] {
+	const sports = [...shippedFiles('sports')].map(([path, text]) => {
+		const sport = readJson(Sport, text);
+		if (sport.ok) return sport.value;
+		throw new Error(`sports/${path}: ${sport.failure.path} ${sport.failure.message}`);
+	});
+	return sports.sort((a, b) => a.name.localeCompare(b.name));
 }
+
+let sports: Sport[] | undefined;
+
+/** The sport kits that ship with the application, by name; each file is checked against its schema, and read once. */
+export const listSports = (): readonly Sport[] => (sports ??= readSports());

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Misfit } from '../../../doors';
 import type { Queryable } from '../database';
-import { findAnswer, keepAnswer } from '../repositories/submissions';
+import { claimSubmission, findAnswer, keepAnswer } from '../repositories/submissions';
 
 /** Why a form was not taken. */
 export interface Refused extends Misfit {
@@ -47,8 +47,8 @@ export async function once<Answer>(
 	run: () => Promise<Answer>
 ): Promise<Answer> {
 	if (id === undefined) return run();
-	const known = await findAnswer<Answer>(tx, id);
-	if (known) return known.answer;
+	// Claimed before it is done: whoever sends the same at the same time waits here for the answer.
+	if (!(await claimSubmission(tx, id))) return findAnswer<Answer>(tx, id);
 	const answer = await run();
 	await keepAnswer(tx, id, answer);
 	return answer;

@@ -3,9 +3,11 @@ import { demoDb } from '../../../../tests/support/database';
 import { demoContext, demoPractices, demoTeams } from '../../../../tests/support/demo';
 import { faultsIn } from '$core/checks';
 import { evaluate, plannedMinutes } from '$core/practice';
-import type { Db, Queryable } from '../database';
+import { ok } from '$core/base';
+import type { Db } from '../database';
+import { changeTeam } from './refusable';
 import { listSummed } from '../repositories/practices';
-import { saveLimits } from '../repositories/surroundings';
+import { saveLimits } from '../repositories/teams';
 import { freshenSummaries, refreshSummaries } from './summaries';
 import { saveEdits } from './saveEdits';
 import { loadPracticeList } from './views';
@@ -79,30 +81,31 @@ describe('what changes under a practice', () => {
 	test('shows in the findings of the list', async () => {
 		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
 		await saveLimits(db, teamId, { waterMinutes: 60 });
-		await freshenSummaries(db, teamId, () => true);
+		await freshenSummaries(db, teamId, async () => true);
 		const list = await loadPracticeList(db, teamId, today);
 		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
 	});
 
 	test('shows also where it changes while the practice is being played', async () => {
 		await saveLimits(db, teamId, { waterMinutes: 20 });
-		let change: Promise<void> | undefined;
-		const changedBefore = (of: Queryable): Queryable => ({
-			query(sql, ...more) {
-				if (sql.includes('set summary')) change ??= saveLimits(db, teamId, { waterMinutes: 60 });
-				return of.query(sql, ...more);
-			}
-		});
-		await refreshSummaries(
-			{
-				...changedBefore(db),
-				exec: (sql) => db.exec(sql),
-				transaction: (run) =>
-					db.transaction((tx) => run(Object.assign(Object.create(tx), changedBefore(tx))))
-			},
-			teamId,
-			5
-		);
+		let change: Promise<unknown> | undefined;
+		const changing: Db = {
+			...db,
+			transaction: (run) =>
+				db.transaction((tx) =>
+					run({
+						...tx,
+						query(sql, values) {
+							if (sql.includes('set summary'))
+								change ??= changeTeam(db, { teamId }, async (other) =>
+									ok(await saveLimits(other, teamId, { waterMinutes: 60 }))
+								);
+							return tx.query(sql, values);
+						}
+					})
+				)
+		};
+		await refreshSummaries(changing, teamId, 5);
 		await change;
 		await refreshSummaries(db, teamId, 5);
 		expect(await summaryOfToday()).toMatchObject({ warnings: 1 });
@@ -110,7 +113,7 @@ describe('what changes under a practice', () => {
 
 	test('writes nothing when a list is looked at while nothing can be stored', async () => {
 		await saveLimits(db, teamId, { waterMinutes: 60 });
-		await freshenSummaries(db, teamId, () => false);
+		await freshenSummaries(db, teamId, async () => false);
 		expect(await summaryOfToday()).toBeNull();
 	});
 });

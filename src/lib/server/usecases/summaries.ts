@@ -12,6 +12,7 @@ import { ledgerRows, type LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../database';
 import { hasUnsummed, listUnsummed, replaceLedger, setSummary } from '../repositories/practices';
 import { loadSurroundings } from '../repositories/surroundings';
+import { holdTeam } from '../repositories/teams';
 
 /** What a practice of a team is built from on its own day and ground. Throws where the team is not there. */
 async function contextFor(
@@ -50,6 +51,7 @@ export async function storePlanned(tx: Queryable, practice: Practice): Promise<L
 export async function refreshSummaries(db: Db, teamId: string, most: number): Promise<number> {
 	// What is read and what is written of it are one step: a change between them would leave an old summary for good.
 	return db.transaction(async (tx) => {
+		await holdTeam(tx, teamId);
 		const { practices, left } = await listUnsummed(tx, teamId, most);
 		const contexts = new Map<string, Context>();
 		for (const practice of practices) {
@@ -69,11 +71,15 @@ const PLAYED_AT_ONCE = 4;
 const running = new Set<string>();
 
 /** Brings the summaries of a team up to date, one after another beside other work. */
-async function refreshLater(db: Db, teamId: string, canStore: () => boolean): Promise<void> {
+async function refreshLater(
+	db: Db,
+	teamId: string,
+	canStore: () => Promise<boolean>
+): Promise<void> {
 	if (running.has(teamId)) return;
 	running.add(teamId);
 	try {
-		while (canStore() && (await refreshSummaries(db, teamId, 1)) > 0)
+		while ((await canStore()) && (await refreshSummaries(db, teamId, 1)) > 0)
 			await new Promise((resolve) => setTimeout(resolve, 0));
 	} catch (error) {
 		// The list asks again; a database that is being closed is no failure of the list.
@@ -90,9 +96,9 @@ async function refreshLater(db: Db, teamId: string, canStore: () => boolean): Pr
 export async function freshenSummaries(
 	db: Db,
 	teamId: string,
-	canStore: () => boolean
+	canStore: () => Promise<boolean>
 ): Promise<void> {
-	if (!(await hasUnsummed(db, teamId)) || !canStore()) return;
+	if (!(await hasUnsummed(db, teamId)) || !(await canStore())) return;
 	const left = await refreshSummaries(db, teamId, PLAYED_AT_ONCE);
 	if (left > 0) void refreshLater(db, teamId, canStore);
 }

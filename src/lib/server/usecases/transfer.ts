@@ -10,7 +10,7 @@ import { periodsFault, practiceFault, type Named } from '$core/practice';
 import { fail, ok, type Result } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db } from '../database';
-import { listTeams } from '../repositories/surroundings';
+import { listTeams } from '../repositories/teams';
 import { readWholeTeam, writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { PAGES } from './slug';
 
@@ -27,7 +27,7 @@ const safe = (id: string) => encodeURIComponent(id);
 /** Everything that is stored, as one zip of open-format JSON. The same data gives the same bytes. */
 export async function exportAll(db: Db): Promise<Uint8Array> {
 	const files: Zippable = { 'fieldplan.json': pretty({ format: 'fieldplan/export@1' }) };
-	await db.transaction(async (tx) => {
+	await db.snapshot(async (tx) => {
 		for (const { id } of await listTeams(tx)) {
 			const whole = await readWholeTeam(tx, id);
 			const { team, drills, practices, templates, ledger, attendance } = whole;
@@ -195,7 +195,9 @@ export async function importAll(
 		await before();
 		await db.transaction(async (tx) => {
 			refuseKnown(teams, await listTeams(tx));
-			for (const whole of teams) await writeWholeTeam(tx, whole);
+			// A team that another process has stored since is found by its id alone.
+			for (const whole of teams)
+				if (!(await writeWholeTeam(tx, whole))) refuseKnown([whole], [whole.team.team]);
 		});
 		const practices = teams.reduce((sum, team) => sum + team.practices.length, 0);
 		return ok({ teams: teams.length, practices });

@@ -10,7 +10,8 @@ import {
 	type SummedPractice
 } from '../repositories/practices';
 import { hasPlayers } from '../repositories/people';
-import { findTeam, loadSurroundings, seasonOn } from '../repositories/surroundings';
+import { findTeam, seasonOn } from '../repositories/teams';
+import { loadSurroundings } from '../repositories/surroundings';
 import { listAttended } from './attendance';
 
 /** A practice in the list of a season. */

@@ -1,24 +1,25 @@
 import { fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField, textField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
 import { adultsStored, saveAdults } from '$lib/server/usecases/saveAdults';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const today = await todayOf(params.team);
-	const { team, adults } = await requireSurroundings(await useDb(), params.team, today);
-	return { team, adults, stamp: stampOf(adultsStored(adults)) };
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const { team, adults } = await requireSurroundings(db, params.team, today);
+		return { team, adults, stamp: stampOf(adultsStored(adults)) };
+	});
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const today = await todayOf(params.team);
+		const db = await useDb();
+		const today = await todayOf(db, params.team);
 		const form = await request.formData();
-		const saved = await saveAdults(await useDb(), {
+		const saved = await saveAdults(db, {
 			teamId: params.team,
 			day: today,
 			rows: jsonField(form, 'rows'),

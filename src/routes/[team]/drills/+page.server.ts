@@ -1,8 +1,7 @@
 import { error } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
 import { loadShelfPage } from '$lib/server/usecases/shelfPage';
-import { todayOf } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 const NUMBERS = ['effort', 'contact', 'unused', 'players', 'adults', 'minutes'];
@@ -18,15 +17,15 @@ function partsOf(params: URLSearchParams, keys: readonly string[]): Record<strin
 	);
 }
 
-export const load: PageServerLoad = async ({ params, url: { searchParams } }) => {
-	const today = await todayOf(params.team);
-	const db = await useDb();
-	const { id, name, skillAreas } = await requireTeam(db, params.team);
-	const words = searchParams.get('words') ?? '';
-	const keys = ['skill', 'family', 'frequency', 'effort', 'contact', 'unused', 'fits'];
-	const filter = partsOf(searchParams, keys);
-	const ask = partsOf(searchParams, ['players', 'adults', 'zone', 'minutes']);
-	const page = await loadShelfPage(db, params.team, { words, filter, ask, today });
-	if (!page.ok) error(400, `${page.failure.path} ${page.failure.message}`);
-	return { team: { id, name, skillAreas }, words, ...page.value };
-};
+export const load: PageServerLoad = ({ params, url: { searchParams } }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const { id, name, skillAreas } = await requireTeam(db, params.team);
+		const words = searchParams.get('words') ?? '';
+		const keys = ['skill', 'family', 'frequency', 'effort', 'contact', 'unused', 'fits'];
+		const filter = partsOf(searchParams, keys);
+		const ask = partsOf(searchParams, ['players', 'adults', 'zone', 'minutes']);
+		const page = await loadShelfPage(db, params.team, { words, filter, ask, today });
+		if (!page.ok) error(400, `${page.failure.path} ${page.failure.message}`);
+		return { team: { id, name, skillAreas }, words, ...page.value };
+	});

@@ -1,5 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { listGrounds } from '$lib/server/repositories/places';
 import { addGround } from '$lib/server/usecases/saveGround';
 import type { Actions, PageServerLoad } from './$types';
@@ -8,11 +8,12 @@ const pageOf = (teamId: string, id: string) =>
 	`/${encodeURIComponent(teamId)}/ground/${encodeURIComponent(id)}`;
 
 /** The ground that new practices are on. */
-export const load: PageServerLoad = async ({ params }) => {
-	const [first] = await listGrounds(await useDb(), params.team);
-	if (!first) error(404, 'There is no ground of this team.');
-	redirect(307, pageOf(params.team, first.id));
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const [first] = await listGrounds(db, params.team);
+		if (!first) error(404, 'There is no ground of this team.');
+		redirect(307, pageOf(params.team, first.id));
+	});
 
 export const actions: Actions = {
 	add: async ({ params }) => {

@@ -1,25 +1,25 @@
 import { error, fail } from '@sveltejs/kit';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
-import { useDb } from '$lib/server/app';
-import { findLimits, findTeam } from '$lib/server/repositories/surroundings';
+import { reading, useDb } from '$lib/server/app';
+import { findLimits, findTeam } from '$lib/server/repositories/teams';
 import { listSports } from '$lib/server/usecases/sports';
 import { setLimits } from '$lib/server/usecases/setLimits';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const db = await useDb();
-	const team = await findTeam(db, params.team);
-	if (!team) error(404, 'There is no such team.');
-	const own = (await findLimits(db, params.team)) ?? {};
-	const sport = listSports().find(({ id }) => id === team.sport);
-	return {
-		team: { id: team.id, name: team.name },
-		limits: { ...DEFAULT_LIMITS, ...own },
-		stamp: stampOf(own),
-		cautions: sport?.cautions ?? []
-	};
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const team = await findTeam(db, params.team);
+		if (!team) error(404, 'There is no such team.');
+		const own = (await findLimits(db, params.team)) ?? {};
+		const sport = listSports().find(({ id }) => id === team.sport);
+		return {
+			team: { id: team.id, name: team.name },
+			limits: { ...DEFAULT_LIMITS, ...own },
+			stamp: stampOf(own),
+			cautions: sport?.cautions ?? []
+		};
+	});
 
 /** Numbers of the form; shares come in percent, ages in pairs. */
 function readForm(form: FormData): Record<string, unknown> {

@@ -1,21 +1,21 @@
 import { error, fail } from '@sveltejs/kit';
-import { useDatabase, useDb } from '$lib/server/app';
-import { storageTrouble } from '$lib/server/database';
+import { reading, todayOf, troubleToStore, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { setArchived } from '$lib/server/repositories/practices';
 import { freshenSummaries } from '$lib/server/usecases/summaries';
 import { loadPracticeList } from '$lib/server/usecases/views';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const today = await todayOf(params.team as string);
-	const { db, root } = await useDatabase();
-	await freshenSummaries(db, params.team, () => storageTrouble(root) === null);
-	const list = await loadPracticeList(db, params.team, today);
-	if (!list) error(404, 'There is no such team.');
-	const { team, ...shown } = list;
-	return { team: { id: team.id, name: team.name }, today, ...shown };
+	const canStore = async () => (await troubleToStore()) === null;
+	await freshenSummaries(await useDb(), params.team, canStore);
+	return reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const list = await loadPracticeList(db, params.team, today);
+		if (!list) error(404, 'There is no such team.');
+		const { team, ...shown } = list;
+		return { team: { id: team.id, name: team.name }, today, ...shown };
+	});
 };
 
 const archive =

@@ -1,26 +1,27 @@
 import { error, fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField, textField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const today = await todayOf(params.team as string);
-	const surroundings = await loadSurroundings(await useDb(), params.team, today);
-	if (!surroundings) error(404, 'There is no such team.');
-	const { team, players } = surroundings;
-	return { team, players, today, stamp: stampOf(squadStored(players)) };
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const surroundings = await loadSurroundings(db, params.team, today);
+		if (!surroundings) error(404, 'There is no such team.');
+		const { team, players } = surroundings;
+		return { team, players, today, stamp: stampOf(squadStored(players)) };
+	});
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {
-		const today = await todayOf(params.team as string);
+		const db = await useDb();
+		const today = await todayOf(db, params.team as string);
 		const form = await request.formData();
-		const saved = await saveSquad(await useDb(), {
+		const saved = await saveSquad(db, {
 			teamId: params.team as string,
 			day: today,
 			rows: jsonField(form, 'rows'),

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
 import { saveWords } from '$lib/server/usecases/saveWords';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
@@ -8,10 +8,11 @@ import type { Actions, PageServerLoad } from './$types';
 /** Fields of the form that are no words. */
 const BESIDE = { base: true, submission: true };
 
-export const load: PageServerLoad = async ({ params }) => {
-	const { id, name, words = {} } = await requireTeam(await useDb(), params.team);
-	return { team: { id, name }, stamp: stampOf(words) };
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const { id, name, words = {} } = await requireTeam(db, params.team);
+		return { team: { id, name }, stamp: stampOf(words) };
+	});
 
 export const actions: Actions = {
 	default: async ({ params, request }) => {

@@ -1,8 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { isTimeZone } from '$core/conditions';
-import { useDb } from '$lib/server/app';
+import { useClock, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
-import { todayIn } from '$lib/server/today';
 import { createTeam, NewTeam } from '$lib/server/usecases/createTeam';
 import { listSports } from '$lib/server/usecases/sports';
 import { submissionOf } from '$lib/server/usecases/submission';
@@ -27,7 +26,7 @@ export const actions: Actions = {
 		});
 		if (!wanted.ok) return fail(400, { misfit: wanted.failure });
 		const { timeZone } = wanted.value;
-		const today = await todayIn(isTimeZone(timeZone) ? timeZone : 'UTC');
+		const today = (await useClock()).today(isTimeZone(timeZone) ? timeZone : 'UTC');
 		const created = await createTeam(await useDb(), {
 			wanted: wanted.value,
 			today,

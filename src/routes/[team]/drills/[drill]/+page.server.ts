@@ -1,23 +1,22 @@
 import { error, fail } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { setDrillArchived } from '$lib/server/repositories/drills';
 import { loadDrillPage } from '$lib/server/usecases/drillPage';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, url }) => {
-	const today = await todayOf(params.team);
-	const db = await useDb();
-	const { id, name, skillAreas } = await requireTeam(db, params.team);
-	const page = await loadDrillPage(db, params.team, {
-		id: params.drill,
-		revision: revisionIn(url),
-		today
+export const load: PageServerLoad = ({ params, url }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const { id, name, skillAreas } = await requireTeam(db, params.team);
+		const page = await loadDrillPage(db, params.team, {
+			id: params.drill,
+			revision: revisionIn(url),
+			today
+		});
+		if (!page) error(404, 'There is no such drill on this shelf.');
+		return { team: { id, name, skillAreas }, ...page };
 	});
-	if (!page) error(404, 'There is no such drill on this shelf.');
-	return { team: { id, name, skillAreas }, ...page };
-};
 
 const archive =
 	(archived: boolean): Actions[string] =>

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
 import {
 	readDrillFile,
@@ -9,10 +9,11 @@ import {
 } from '$lib/server/usecases/drillFiles';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const { id, name } = await requireTeam(await useDb(), params.team);
-	return { team: { id, name } };
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const { id, name } = await requireTeam(db, params.team);
+		return { team: { id, name } };
+	});
 
 const CHOICES: readonly Choice[] = ['leave', 'revise', 'copy'];
 

@@ -1,6 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { blankDrill, drillOfRung } from '$core/drill';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
@@ -9,20 +9,20 @@ import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 /** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
-export const load: PageServerLoad = async ({ params, url }) => {
-	const db = await useDb();
-	const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
-	const [from, rung] = [url.searchParams.get('from'), url.searchParams.get('rung')];
-	const team = { id, name, sport, skillAreas, units };
-	if (from === null)
-		return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
-	const model = await findDrill(db, params.team, from);
-	if (!model) error(404, 'There is no such drill on this shelf.');
-	if (rung === null) return { team, drill: { ...model, name: `${model.name}, again` } };
-	const drill = drillOfRung(model, rung);
-	if (!drill) error(404, 'There is no such rung of this drill.');
-	return { team, drill };
-};
+export const load: PageServerLoad = ({ params, url }) =>
+	reading(async (db) => {
+		const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
+		const [from, rung] = [url.searchParams.get('from'), url.searchParams.get('rung')];
+		const team = { id, name, sport, skillAreas, units };
+		if (from === null)
+			return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
+		const model = await findDrill(db, params.team, from);
+		if (!model) error(404, 'There is no such drill on this shelf.');
+		if (rung === null) return { team, drill: { ...model, name: `${model.name}, again` } };
+		const drill = drillOfRung(model, rung);
+		if (!drill) error(404, 'There is no such rung of this drill.');
+		return { team, drill };
+	});
 
 export const actions: Actions = {
 	default: async ({ params: { team: teamId }, request }) => {

@@ -1,40 +1,39 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { toContext } from '$core/practice';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { listGrounds, listKit } from '$lib/server/repositories/places';
 import { nextPractice } from '$lib/server/repositories/practices';
 import { removeGround, saveGround } from '$lib/server/usecases/saveGround';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const today = await todayOf(params.team);
-	const db = await useDb();
-	const { shelf, limits, team } = toContext(await requireSurroundings(db, params.team, today));
-	const grounds = await listGrounds(db, params.team);
-	const ground = grounds.find(({ id }) => id === params.ground);
-	if (!ground) error(404, 'There is no such ground.');
-	const next = await nextPractice(db, params.team, today);
-	return {
-		team: { id: team.id, name: team.name, timeZone: team.timeZone },
-		ground,
-		stamp: stampOf(ground),
-		grounds: grounds.map(({ id, name }) => ({ id, name })),
-		items: (await listKit(db, params.team)).map(({ item }) => item),
-		drills: shelf.map(({ id, name, group, ground: size, fixtures }) => ({
-			id,
-			name,
-			group,
-			ground: size,
-			fixtures
-		})),
-		clearMetres: limits.swingMetres,
-		next: next ?? { date: today, start: '18:00', minutes: 90 }
-	};
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const { shelf, limits, team } = toContext(await requireSurroundings(db, params.team, today));
+		const grounds = await listGrounds(db, params.team);
+		const ground = grounds.find(({ id }) => id === params.ground);
+		if (!ground) error(404, 'There is no such ground.');
+		const next = await nextPractice(db, params.team, today);
+		return {
+			team: { id: team.id, name: team.name, timeZone: team.timeZone },
+			ground,
+			stamp: stampOf(ground),
+			grounds: grounds.map(({ id, name }) => ({ id, name })),
+			items: (await listKit(db, params.team)).map(({ item }) => item),
+			drills: shelf.map(({ id, name, group, ground: size, fixtures }) => ({
+				id,
+				name,
+				group,
+				ground: size,
+				fixtures
+			})),
+			clearMetres: limits.swingMetres,
+			next: next ?? { date: today, start: '18:00', minutes: 90 }
+		};
+	});
 
 export const actions: Actions = {
 	save: async ({ params, request }) => {

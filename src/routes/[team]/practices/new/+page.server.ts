@@ -1,7 +1,7 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { nextFreeDay, usualOn } from '$core/season';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { textField, textFields } from '$lib/server/forms';
 import { listPracticeFacts } from '$lib/server/repositories/practices';
 import { listGrounds } from '$lib/server/repositories/places';
@@ -9,37 +9,37 @@ import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { listTemplates } from '$lib/server/repositories/templates';
 import { createPractice, findModel } from '$lib/server/usecases/createPractice';
 import { submissionOf } from '$lib/server/usecases/submission';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, url }) => {
-	const today = await todayOf(params.team);
-	const model = await findModel(await useDb(), params.team, {
-		from: url.searchParams.get('from') ?? undefined,
-		template: url.searchParams.get('template') ?? undefined
+export const load: PageServerLoad = ({ params, url }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const model = await findModel(db, params.team, {
+			from: url.searchParams.get('from') ?? undefined,
+			template: url.searchParams.get('template') ?? undefined
+		});
+		if (!model.ok) error(404, 'There is nothing of this name to start with.');
+		const surroundings = await loadSurroundings(db, params.team, today);
+		if (!surroundings) error(404, 'There is no such team.');
+		const { team, players, adults } = surroundings;
+		const grounds = await listGrounds(db, params.team);
+		const practices = await listPracticeFacts(db, params.team);
+		const date = nextFreeDay(practices, today);
+		return {
+			team: { id: team.id, name: team.name, units: team.units },
+			players,
+			adults,
+			grounds: grounds.map(({ id, name }) => ({ id, name })),
+			date,
+			usual: usualOn(practices, date) ?? null,
+			taken: practices.filter((practice) => practice.date >= today),
+			model: model.value,
+			templates: (await listTemplates(db, params.team)).map(({ id, name }) => ({
+				id,
+				name
+			}))
+		};
 	});
-	if (!model.ok) error(404, 'There is nothing of this name to start with.');
-	const surroundings = await loadSurroundings(await useDb(), params.team, today);
-	if (!surroundings) error(404, 'There is no such team.');
-	const { team, players, adults } = surroundings;
-	const grounds = await listGrounds(await useDb(), params.team);
-	const practices = await listPracticeFacts(await useDb(), params.team);
-	const date = nextFreeDay(practices, today);
-	return {
-		team: { id: team.id, name: team.name, units: team.units },
-		players,
-		adults,
-		grounds: grounds.map(({ id, name }) => ({ id, name })),
-		date,
-		usual: usualOn(practices, date) ?? null,
-		taken: practices.filter((practice) => practice.date >= today),
-		model: model.value,
-		templates: (await listTemplates(await useDb(), params.team)).map(({ id, name }) => ({
-			id,
-			name
-		}))
-	};
-};
 
 export const actions: Actions = {
 	default: async ({ params, request }) => {

@@ -1,25 +1,25 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { listDays } from '$lib/server/repositories/practices';
-import { findTeam } from '$lib/server/repositories/surroundings';
+import { findTeam } from '$lib/server/repositories/teams';
 import { deleteTemplate, listTemplates } from '$lib/server/repositories/templates';
 import { keepTemplate, NewTemplate } from '$lib/server/usecases/keepTemplate';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, url }) => {
-	const db = await useDb();
-	const team = await findTeam(db, params.team);
-	if (!team) error(404, 'There is no such team.');
-	return {
-		team: { id: team.id, name: team.name },
-		templates: await listTemplates(db, params.team),
-		days: await listDays(db, params.team),
-		from: url.searchParams.get('from')
-	};
-};
+export const load: PageServerLoad = ({ params, url }) =>
+	reading(async (db) => {
+		const team = await findTeam(db, params.team);
+		if (!team) error(404, 'There is no such team.');
+		return {
+			team: { id: team.id, name: team.name },
+			templates: await listTemplates(db, params.team),
+			days: await listDays(db, params.team),
+			from: url.searchParams.get('from')
+		};
+	});
 
 export const actions: Actions = {
 	keep: async ({ params, request }) => {

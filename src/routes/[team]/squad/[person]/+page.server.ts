@@ -1,22 +1,21 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadPerson } from '$lib/server/usecases/person';
 import { factsStored, savePerson } from '$lib/server/usecases/savePerson';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
-import { todayOf } from '$lib/server/today';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const today = await todayOf(params.team);
-	const db = await useDb();
-	const { team } = await requireSurroundings(db, params.team, today);
-	const person = await loadPerson(db, params.team, params.person);
-	if (!person) error(404, 'There is no such player in this squad.');
-	return { team, today, stamp: stampOf(factsStored(person.person)), ...person };
-};
+export const load: PageServerLoad = ({ params }) =>
+	reading(async (db) => {
+		const today = await todayOf(db, params.team);
+		const { team } = await requireSurroundings(db, params.team, today);
+		const person = await loadPerson(db, params.team, params.person);
+		if (!person) error(404, 'There is no such player in this squad.');
+		return { team, today, stamp: stampOf(factsStored(person.person)), ...person };
+	});
 
 export const actions: Actions = {
 	save: async ({ params: { team: teamId, person: id }, request }) => {

@@ -1,8 +1,9 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import Type from 'typebox';
 import { fail as notRead, ok, type Result } from '$core/base';
-import { useDb } from '$lib/server/app';
-import { findTeam, loadSurroundings } from '$lib/server/repositories/surroundings';
+import { reading as onSnapshot, todayOf, useDb } from '$lib/server/app';
+import { findTeam } from '$lib/server/repositories/teams';
+import { loadSurroundings } from '$lib/server/repositories/surroundings';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
 import {
 	parseCsv,
@@ -10,7 +11,6 @@ import {
 	type CsvReading,
 	type CsvTable
 } from '$lib/server/usecases/squadCsv';
-import { todayOf } from '$lib/server/today';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -20,11 +20,12 @@ const MOST_SHOWN = 20;
 const DELIMITERS = ['', ',', ';', '\t'];
 const ENCODINGS = ['auto', 'utf-8', 'windows-1252', 'utf-16le'];
 
-export const load: PageServerLoad = async ({ params }) => {
-	const team = await findTeam(await useDb(), params.team);
-	if (!team) error(404, 'There is no such team.');
-	return { team };
-};
+export const load: PageServerLoad = ({ params }) =>
+	onSnapshot(async (db) => {
+		const team = await findTeam(db, params.team);
+		if (!team) error(404, 'There is no such team.');
+		return { team };
+	});
 
 /** The most bytes that a table of players has. */
 const MOST_BYTES = 1_000_000;
@@ -77,8 +78,9 @@ type Read = { table: CsvTable; reading: CsvReading; isCorrected: boolean };
 
 /** What the form holds for the squad of a team, or why it is not looked at. */
 async function readForm(teamId: string, form: FormData): Promise<Result<Read, string>> {
-	const today = await todayOf(teamId);
-	const surroundings = await loadSurroundings(await useDb(), teamId, today);
+	const surroundings = await onSnapshot(async (db) =>
+		loadSurroundings(db, teamId, await todayOf(db, teamId))
+	);
 	if (!surroundings) return notRead('There is no such team.');
 	const table = await tableOf(form);
 	if (!table.ok) return table;
@@ -121,8 +123,9 @@ export const actions: Actions = {
 		if (!read.ok) return fail(400, { message: read.failure });
 		const { rows, bad, trouble } = read.value.reading;
 		if (trouble || rows.length === 0) return fail(400, { reading: shown(read.value) });
-		const today = await todayOf(teamId);
-		const saved = await saveSquad(await useDb(), { teamId, day: today, rows });
+		const db = await useDb();
+		const today = await todayOf(db, teamId);
+		const saved = await saveSquad(db, { teamId, day: today, rows });
 		if (!saved.ok)
 			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });
 		if (bad.length === 0) redirect(303, `/${encodeURIComponent(teamId)}/squad`);

@@ -1,5 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
@@ -8,15 +8,15 @@ import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 /** The newest revision, or an older one that is to be taken back. */
-export const load: PageServerLoad = async ({ params, url }) => {
-	const db = await useDb();
-	const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
-	const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
-	if (!drill) error(404, 'There is no such drill on this shelf.');
-	const newest = await findDrill(db, params.team, params.drill);
-	const stamp = stampOf(drillStored(newest ?? drill));
-	return { team: { id, name, sport, skillAreas, units }, drill, stamp };
-};
+export const load: PageServerLoad = ({ params, url }) =>
+	reading(async (db) => {
+		const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
+		const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
+		if (!drill) error(404, 'There is no such drill on this shelf.');
+		const newest = await findDrill(db, params.team, params.drill);
+		const stamp = stampOf(drillStored(newest ?? drill));
+		return { team: { id, name, sport, skillAreas, units }, drill, stamp };
+	});
 
 export const actions: Actions = {
 	default: async ({ params: { team: teamId, drill: id }, request }) => {

@@ -1,16 +1,17 @@
 import { error } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading } from '$lib/server/app';
 import { findDrill } from '$lib/server/repositories/drills';
 import type { RequestHandler } from './$types';
 
 /** One drill in the open format. */
-export const GET: RequestHandler = async ({ params }) => {
-	const drill = await findDrill(await useDb(), params.team, params.drill);
-	if (!drill) error(404, 'There is no such drill on this shelf.');
-	return new Response(`${JSON.stringify(drill, null, '\t')}\n`, {
-		headers: {
-			'content-type': 'application/json',
-			'content-disposition': 'attachment; filename="drill.json"'
-		}
+export const GET: RequestHandler = ({ params }) =>
+	reading(async (db) => {
+		const drill = await findDrill(db, params.team, params.drill);
+		if (!drill) error(404, 'There is no such drill on this shelf.');
+		return new Response(`${JSON.stringify(drill, null, '\t')}\n`, {
+			headers: {
+				'content-type': 'application/json',
+				'content-disposition': 'attachment; filename="drill.json"'
+			}
+		});
 	});
-};

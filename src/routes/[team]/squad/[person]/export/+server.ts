@@ -1,16 +1,17 @@
 import { error } from '@sveltejs/kit';
-import { useDb } from '$lib/server/app';
+import { reading } from '$lib/server/app';
 import { loadPerson } from '$lib/server/usecases/person';
 import type { RequestHandler } from './$types';
 
 /** All that is kept of one person, as a file to give to them. */
-export const GET: RequestHandler = async ({ params }) => {
-	const kept = await loadPerson(await useDb(), params.team, params.person);
-	if (!kept) error(404, 'There is no such player in this squad.');
-	return new Response(`${JSON.stringify(kept, null, '\t')}\n`, {
-		headers: {
-			'content-type': 'application/json',
-			'content-disposition': 'attachment; filename="player.json"'
-		}
+export const GET: RequestHandler = ({ params }) =>
+	reading(async (db) => {
+		const kept = await loadPerson(db, params.team, params.person);
+		if (!kept) error(404, 'There is no such player in this squad.');
+		return new Response(`${JSON.stringify(kept, null, '\t')}\n`, {
+			headers: {
+				'content-type': 'application/json',
+				'content-disposition': 'attachment; filename="player.json"'
+			}
+		});
 	});
-};
