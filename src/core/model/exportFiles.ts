@@ -1,4 +1,4 @@
-import Type, { type Static } from 'typebox';
+import Type, { type Static, type TSchema } from 'typebox';
 import { closed, Day, Id, Key, Name, PartId, SkillId, Text } from './fields';
 import { Practice } from './practice';
 import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Season, Team } from './team';
@@ -41,6 +41,10 @@ export const ExportPerson = Type.Object(
 	closed
 );
 
+/** Values, each from a day on. */
+const from = <Value extends TSchema>(value: Value) =>
+	Type.Array(Type.Object({ since: Day, value }, closed), { maxItems: 1000 });
+
 /** `teams/ID/team.json`: who and what there is. */
 export const ExportTeam = Type.Object(
 	{
@@ -51,8 +55,15 @@ export const ExportTeam = Type.Object(
 		/** Ids of people who were removed: practices keep a place for them, without a name. */
 		gone: Type.Optional(Type.Array(Id, { maxItems: 5000 })),
 		grounds: Type.Array(Ground, { minItems: 1 }),
+		/** What the team had at first. */
 		kit: Type.Array(KitItem),
+		/** What it had from later days on, in order of time. */
+		kitFrom: Type.Optional(from(Type.Array(KitItem))),
+		/** What it set itself of the limits at first: from the day `limitsSince` on, or always. */
 		limits: Type.Optional(Type.Partial(Limits, closed)),
+		limitsSince: Type.Optional(Day),
+		/** What it set from later days on, in order of time. */
+		limitsFrom: Type.Optional(from(Type.Partial(Limits, closed))),
 		/** Ids of drills that are archived. */
 		archivedDrills: Type.Optional(Type.Array(Id, { maxItems: 10_000 }))
 	},

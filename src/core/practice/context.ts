@@ -55,20 +55,47 @@ export function toShelf(drills: readonly Drill[]): Drill[] {
 	return [...newest.values()];
 }
 
+/** The look-ups that follow from drills. */
+const drillLookUps = (drills: readonly Drill[], archived: readonly string[] = []) => ({
+	shelf: toShelf(drills).filter(({ id }) => !archived.includes(id)),
+	drillByRevision: new Map(
+		drills.map((drill) => [revisionKey(drill.id, drill.revision ?? 1), drill])
+	)
+});
+
+/** The same context with other drills. */
+export const withDrills = (context: Context, drills: readonly Drill[]): Context => ({
+	...context,
+	drills: [...drills],
+	...drillLookUps(drills, context.archived)
+});
+
+/** The same context with these drills beside its own; the same object where it has all of them. */
+export function learning(context: Context, drills: readonly Drill[]): Context {
+	const news = drills.filter((drill) => {
+		const key = revisionKey(drill.id, drill.revision ?? 1);
+		return !context.drillByRevision.has(key);
+	});
+	return news.length === 0 ? context : withDrills(context, [...context.drills, ...news]);
+}
+
+/** Whether runs of the same drills go the same way in both: they have the same people, zones and limits. */
+export const playsAlike = (a: Context, b: Context): boolean =>
+	a.playerById === b.playerById &&
+	a.adultById === b.adultById &&
+	a.zoneById === b.zoneById &&
+	a.limits === b.limits;
+
 /** Surroundings with look-ups; limits that are not set take their defaults. */
 export function toContext(surroundings: Surroundings): Context {
-	const { drills, archived = [], limits, players, adults, ground } = surroundings;
-	const isShelved = ({ id }: Drill) => !archived.includes(id);
+	const { drills, archived, limits, players, adults, ground } = surroundings;
 	return {
 		...surroundings,
 		limits: { ...DEFAULT_LIMITS, ...limits },
 		playerById: byId(players),
 		adultById: byId(adults),
 		zoneById: byId(ground.zones),
-		shelf: toShelf(drills).filter(isShelved),
-		drillByRevision: new Map(
-			drills.map((drill) => [revisionKey(drill.id, drill.revision ?? 1), drill])
-		)
+		...drillLookUps(drills, archived)
 	};
 }
 

@@ -1,6 +1,6 @@
 import type { Zone } from '../model/team';
 import type { PeriodKind, Practice } from '../model/practice';
-import type { Context } from './context';
+import { playsAlike, type Context } from './context';
 import { figuresOf, type Figures } from './figures';
 import { playRun, type PlayedRun } from './playRun';
 import { arrivesAt, periodWindows, planRuns, type PeriodWindow, type PlannedRun } from './schedule';
@@ -73,7 +73,7 @@ function isSameRun(a: PlannedRun, b: PlannedRun): boolean {
 
 /** Gives what was played before for a run that has not changed. */
 function recallFrom(before: Evaluation | undefined, context: Context) {
-	if (before?.context !== context) return () => undefined;
+	if (!before || !playsAlike(before.context, context)) return () => undefined;
 	const known = new Map(before.runs.map((played) => [runKey(played.run), played]));
 	return (run: PlannedRun, arriveSeconds: number): PlayedRun | undefined => {
 		const played = known.get(runKey(run));

@@ -5,8 +5,17 @@ export { copyPeriod } from './copyPeriod';
 export { mergeBlocks, splitBlock } from './splitBlock';
 export { mergeWithNext, splitPeriod } from './splitPeriod';
 export { LIMIT_FACTS, type LimitFact } from './limitFacts';
-export { DEFAULT_LIMITS, drillOf, toContext, toShelf, type Context } from './context';
+export {
+	DEFAULT_LIMITS,
+	drillOf,
+	learning,
+	toContext,
+	toShelf,
+	withDrills,
+	type Context
+} from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
+export { contextOn, heldOn, seasonOn, surroundingsOn, type DayAsked } from './teamHistory';
 export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
 export {
 	playersNowhere,
@@ -47,7 +56,14 @@ export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export { stationGives, suggestStations } from './suggestStations';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export type { Plan } from './plan';
-export { peopleIn, periodsFault, practiceFault, type Named, type Nonsense } from './sense';
+export {
+	drillsIn,
+	peopleIn,
+	periodsFault,
+	practiceFault,
+	type Named,
+	type Nonsense
+} from './sense';
 export {
 	chosenSize,
 	isDoneTogether,

@@ -158,3 +158,13 @@ export function practiceFault(practice: Practice, named?: Named): Nonsense | nul
 	const strangers = named ? peopleFault({ expected, adults }, '', named) : null;
 	return strangers ?? periodsFault(practice.periods, named);
 }
+
+/** The revisions of drills that a practice or a template names, each once. */
+export function drillsIn({
+	periods
+}: Pick<Practice, 'periods'>): { id: string; revision: number }[] {
+	const named = periods.flatMap(({ lanes }) =>
+		lanes.flatMap(({ blocks }) => blocks.flatMap(({ drill }) => drill ?? []))
+	);
+	return [...new Map(named.map((drill) => [`${drill.id}@${drill.revision}`, drill])).values()];
+}

@@ -32,6 +32,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/drills': reading,
 	'/[team]/drills/files': { who: 'local', mostBytes: 6_000_000 },
 	'/[team]/drills/files/download': reading,
+	'/[team]/drills/lookup': reading,
 	'/[team]/drills/[drill]/file': reading,
 	'/[team]/drills/new': { who: 'local', mostBytes: 300_000 },
 	'/[team]/drills/[drill]': reading,

@@ -3,7 +3,7 @@ import type { Surroundings } from '$core/model/bundle';
 import type { Team } from '$core/model/team';
 import type { Queryable } from './database';
 import { findTeam } from './repositories/teams';
-import { loadSurroundings } from './repositories/surroundings';
+import { loadSurroundings } from './repositories/teamHistory';
 
 const NO_TEAM = 'There is no such team.';
 
@@ -18,7 +18,7 @@ export async function requireSurroundings(
 	teamId: string,
 	day: string
 ): Promise<Surroundings> {
-	return (await loadSurroundings(db, teamId, day)) ?? error(404, NO_TEAM);
+	return (await loadSurroundings(db, teamId, { day })) ?? error(404, NO_TEAM);
 }
 
 /** The revision that an address asks for; undefined for the newest. */

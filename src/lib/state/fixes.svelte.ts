@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Surroundings } from '$core/model/bundle';
+import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import type { Edit } from '$core/practice';
 import type { FixerApi } from '$lib/workers/fixer';
@@ -15,24 +16,26 @@ export class Fixes {
 	#worker: PlannerWorker | null = null;
 	#api: Comlink.Remote<FixerApi> | null = null;
 	#practice: Practice | null = null;
+	#drills: readonly Drill[] = [];
 
 	constructor(
 		private readonly surroundings: Surroundings,
 		private readonly start: () => PlannerWorker = startWorker
 	) {}
 
-	/** Looks for the fixes of a practice; what was found for another is gone at once. */
-	async look(practice: Practice): Promise<void> {
-		if (practice === this.#practice) return;
+	/** Looks for the fixes of a practice; what was found for another is gone at once. `drills` are those that there are now. */
+	async look(practice: Practice, drills: readonly Drill[]): Promise<void> {
+		if (practice === this.#practice && drills === this.#drills) return;
 		this.#practice = practice;
 		this.found = {};
 		const listener = Comlink.proxy((index: number, fixes: Edit[]) => {
 			if (practice === this.#practice) this.found = { ...this.found, [index]: fixes };
 		});
 		// A worker that breaks off is started anew with the next practice.
-		await this.#open()
-			.look(JSON.parse(JSON.stringify(practice)), listener)
-			.catch(() => this.close());
+		const api = this.#open();
+		if (drills !== this.#drills) void api.learn(JSON.parse(JSON.stringify(drills)));
+		this.#drills = drills;
+		await api.look(JSON.parse(JSON.stringify(practice)), listener).catch(() => this.close());
 	}
 
 	/** Ends the worker. */
@@ -46,6 +49,7 @@ export class Fixes {
 	#open(): Comlink.Remote<FixerApi> {
 		if (this.#api) return this.#api;
 		this.#worker = this.start();
+		this.#drills = this.surroundings.drills;
 		this.#worker.addEventListener('error', () => this.close());
 		this.#api = Comlink.wrap<FixerApi>(this.#worker);
 		void this.#api.open(JSON.parse(JSON.stringify(this.surroundings)));

@@ -1,11 +1,13 @@
 import { nanoid } from 'nanoid';
 import { ok, sameValue, type Result } from '$core/base';
 import { describeEdit, faultsIn, type Fault } from '$core/checks';
+import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import { wordingOf, type Wording } from '$core/words';
 import {
 	applyEdit,
 	evaluate,
+	learning,
 	type Context,
 	type Edit,
 	type EditFailure,
@@ -41,7 +43,8 @@ export interface RefusedEdit {
 
 /** One practice while it is edited: its value and what follows from it, undo, and saving by itself. */
 export class PracticeEditor {
-	readonly context: Context;
+	/** What the practice is built from; it grows by drills that are looked up. */
+	context: Context = $state.raw() as Context;
 	/** Puts the team's own words into a text of the application. */
 	readonly w: Wording;
 	practice: Practice = $state.raw() as Practice;
@@ -109,6 +112,11 @@ export class PracticeEditor {
 		if (found === 0) return;
 		this.practice = replayed(this.practice, this.outbox.queue);
 		this.outbox.sendSoon();
+	}
+
+	/** Drills beside those that are known: none of the runs is played again for it. */
+	learn(drills: readonly Drill[]): void {
+		this.context = learning(this.context, drills);
 	}
 
 	/** The page is left: nothing is sent any more. */

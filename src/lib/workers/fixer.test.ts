@@ -20,3 +20,18 @@ test('gives the fixes of every finding by its place, and ends a search for what 
 	await first;
 	expect(old.length).toBeLessThan(faults.length);
 });
+
+test('knows drills that the page has learnt since it was opened', async () => {
+	const surroundings = demoSurroundings();
+	const fixer = new Fixer();
+	fixer.open({ ...surroundings, drills: [] });
+	const count = async () => {
+		let found = 0;
+		await fixer.look(demoPractice(), () => void (found += 1));
+		return found;
+	};
+	const without = await count();
+	fixer.learn(surroundings.drills);
+	expect(await count()).toBe(faultsIn(evaluate(demoPractice(), demoContext())).length);
+	expect(without).toBeGreaterThan(await count());
+});

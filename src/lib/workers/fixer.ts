@@ -1,12 +1,22 @@
 import { faultsIn, fixesFor } from '$core/checks';
 import type { Surroundings } from '$core/model/bundle';
+import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
-import { evaluate, toContext, type Context, type Edit, type Evaluation } from '$core/practice';
+import {
+	evaluate,
+	learning,
+	toContext,
+	type Context,
+	type Edit,
+	type Evaluation
+} from '$core/practice';
 
 /** What the worker offers to the page. */
 export interface FixerApi {
 	/** Says what practices are built from; asked once, before the first. */
 	open(surroundings: Surroundings): void;
+	/** Says what drills there are beside those. */
+	learn(drills: Drill[]): void;
 	/** Looks for fixes of everything that `faultsIn` finds, and gives those of each as they are found. */
 	look(
 		practice: Practice,
@@ -25,6 +35,10 @@ export class Fixer implements FixerApi {
 
 	open(surroundings: Surroundings): void {
 		this.context = toContext(surroundings);
+	}
+
+	learn(drills: Drill[]): void {
+		this.context &&= learning(this.context, drills);
 	}
 
 	async look(

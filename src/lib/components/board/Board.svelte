@@ -37,6 +37,7 @@
 	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
 	import TopBar from '$lib/components/ui/TopBar.svelte';
 	import { BoardView } from '$lib/state/boardView.svelte';
+	import { DrillLookup } from '$lib/state/drillLookup.svelte';
 	import { Fixes } from '$lib/state/fixes.svelte';
 	import { browserKeepers, PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import LeaveDialog from '$lib/components/page/LeaveDialog.svelte';
@@ -55,6 +56,8 @@
 			stored: ServerState;
 			surroundings: Surroundings;
 			others: { id: string; date: string }[];
+			/** Drills on the whole shelf. */
+			drillsOnShelf: number;
 		};
 	} = $props();
 
@@ -68,7 +71,11 @@
 	});
 	const view = new BoardView();
 	const fixes = untrack(() => new Fixes(data.surroundings));
-	$effect(() => void fixes.look(editor.practice));
+	$effect(() => void fixes.look(editor.practice, editor.context.drills));
+	const lookup = untrack(
+		() => new DrillLookup(`/${data.stored.practice.teamId}/drills/lookup`, editor)
+	);
+	$effect(() => void lookup.fetchUnknown());
 	$effect(() => () => fixes.close());
 	let lettersAreOn = $state(true);
 
@@ -191,6 +198,8 @@
 					onborrow={() => (view.dialog = 'borrow')}
 					onhold={hold}
 					ondrop={dropHeld}
+					{lookup}
+					onShelf={data.drillsOnShelf}
 				/>
 			{/if}
 		</div>

@@ -3,12 +3,15 @@
 	import type { Drill } from '$core/model/drill';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { dragged, type DragHandlers } from '../drag/dragged';
-	import { fitOf, matches, SHELF_MINUTES } from './fits';
+	import type { DrillLookup } from '$lib/state/drillLookup.svelte';
+	import { fitOf, matches, type Fit, SHELF_MINUTES } from './fits';
 	import { useWording } from '../page/wording.svelte';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
 	let {
 		editor,
+		lookup,
+		onShelf,
 		onadd,
 		onplain,
 		selected,
@@ -18,6 +21,9 @@
 		ondrop
 	}: {
 		editor: PracticeEditor;
+		lookup: DrillLookup;
+		/** How many drills there are in all: more than are at hand in a large club. */
+		onShelf: number;
 		onadd: (drill: Drill) => void;
 		onplain: (kind: 'water' | 'talk' | 'close') => void;
 		/** Name of the period that is selected on the tape. */
@@ -33,18 +39,31 @@
 
 	const w = useWording();
 	let search = $state('');
-	// What a drill could have depends on who is there, not on the periods: kept until that changes.
+	// What a drill could have depends on who is there, not on the periods nor on other drills: kept until that changes.
+	let kept = { expected: [] as string[], adults: [] as string[], fits: new Map<Drill, Fit>() };
 	const fits = $derived.by(() => {
-		const { expected, adults } = editor.practice;
-		const plan = {
-			practice: { ...editor.practice, expected, adults, periods: [] },
-			context: editor.context
+		const { practice, context } = editor;
+		const { expected, adults } = practice;
+		if (kept.expected !== expected || kept.adults !== adults)
+			kept = { expected, adults, fits: new Map() };
+		const plan = { practice: { ...practice, periods: [] }, context };
+		const fitted = (drill: Drill) => {
+			const fit = kept.fits.get(drill) ?? fitOf(plan, drill, SHELF_MINUTES);
+			kept.fits.set(drill, fit);
+			return fit;
 		};
-		return editor.context.shelf
-			.map((drill) => fitOf(plan, drill, SHELF_MINUTES))
-			.sort((a, b) => b.score - a.score);
+		return context.shelf.map(fitted).sort((a, b) => b.score - a.score);
 	});
 	const found = $derived(fits.filter(({ drill }) => matches(drill, search)));
+	const isAllHere = $derived(fits.length >= onShelf);
+	const LOOK_AFTER_MILLISECONDS = 250;
+	// Words are looked for on the whole shelf too, once the typing pauses.
+	$effect(() => {
+		const words = search.trim();
+		if (words === '' || isAllHere) return;
+		const timer = setTimeout(() => void lookup.find(words), LOOK_AFTER_MILLISECONDS);
+		return () => clearTimeout(timer);
+	});
 	const used = $derived(
 		new Set(editor.evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
 	);
@@ -115,6 +134,13 @@
 				<button class="link" onclick={() => (search = '')}>Show all</button>
 			</li>
 		{/each}
+		{#if !isAllHere}
+			<li class="none">
+				{lookup.isAway
+					? w('The server does not answer: only these drills are searched.')
+					: w(`${fits.length} of ${onShelf} drills are here. Search for the others.`)}
+			</li>
+		{/if}
 	</ul>
 </section>
 

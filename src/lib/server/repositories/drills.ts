@@ -126,109 +126,42 @@ export async function listUses(db: Queryable, teamId: string, id: string): Promi
 	return rows;
 }
 
-/** A drill of a search, bare of its ladder and its words, and how well its words suit. */
-export interface FoundDrill {
-	drill: Drill;
-	rank: number;
-}
-
-/** What a search is typed as: every word, or the beginning of one, must be there. */
-const queryOf = (words: string): string | null => {
-	const parts = words.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-	return parts.length > 0 ? parts.map((part) => `${part}:*`).join(' & ') : null;
-};
-
-/** Bare drills by the number of their revision, for each database: a revision never changes, nor is its number given again. */
-const bareRead = new WeakMap<object, ReadonlyMap<number, Drill>>();
-/** Beyond so many, those that were read before are let go. */
-const MOST_KEPT = 6000;
-
-/** The revisions with these numbers, and others, bare of ladder and words; those read before from memory. */
-async function bareDrills(
-	db: Queryable,
-	numbers: readonly number[]
-): Promise<ReadonlyMap<number, Drill>> {
-	const kept = bareRead.get(db.origin) ?? new Map<number, Drill>();
-	const missing = numbers.filter((number) => !kept.has(number));
-	if (missing.length === 0) return kept;
-	const isFull = kept.size + missing.length > MOST_KEPT;
-	// As one text that is stored ready: a row at a time takes several times as long for thousands of drills.
-	const { rows } = await db.query<{ bare: string | null }>(
-		`select string_agg('[' || number || ',' || bare || ']', ',') as bare
-		 from drill_revision where number = any($1::bigint[])`,
-		[isFull ? numbers : missing]
-	);
-	const read: [number, Drill][] = JSON.parse(`[${rows[0]?.bare ?? ''}]`);
-	const now = new Map([...(isFull ? [] : kept), ...read]);
-	bareRead.set(db.origin, now);
-	return now;
-}
-
-/**
- * The newest revisions of a team's drills whose texts have every word; all of them without words. The
- * best suited first, then by name.
- */
-export async function searchDrills(
-	db: Queryable,
-	teamId: string,
-	words: string
-): Promise<FoundDrill[]> {
-	const { rows } = await db.query<{ found: string | null }>(
-		`select string_agg('[' || number || ',' || rank || ']', ',') as found
-		 from (
-			select number,
-				case when $2::text is null then 0 else ts_rank(words, to_tsquery('simple', $2)) end as rank
-			from drill_revision d
-			where team_id = $1 and ($2::text is null or words @@ to_tsquery('simple', $2))
-				and not exists (select 1 from archived_drill a where a.team_id = d.team_id
-					and a.drill_id = d.drill_id)
-				and not exists (select 1 from drill_revision later where later.team_id = d.team_id
-					and later.drill_id = d.drill_id and later.revision > d.revision)
-		 ) as newest`,
-		[teamId, queryOf(words)]
-	);
-	const found: [number, number][] = JSON.parse(`[${rows[0]?.found ?? ''}]`);
-	const numbers = found.map(([number]) => number);
-	const drills = await bareDrills(db, numbers);
-	return found
-		.flatMap(([number, rank]): FoundDrill[] => {
-			const drill = drills.get(number);
-			// Gone since the search where its team was removed meanwhile.
-			return drill ? [{ drill, rank }] : [];
-		})
-		.sort(
-			(a, b) =>
-				b.rank - a.rank ||
-				ascending(a.drill.name, b.drill.name) ||
-				ascending(a.drill.id, b.drill.id)
-		);
-}
-
-/**
- * The last day that each drill was planned for or done, by the drill's id; never used ones are not there.
- * From drill to drill through the index: a team has thousands of rows and a few dozen drills in them.
- */
-export async function lastUses(db: Queryable, teamId: string): Promise<Map<string, string>> {
-	const { rows } = await db.query<{ id: string; last: string }>(
-		`with recursive used as (
-			(select drill_id, date from ledger where team_id = $1
-			 order by drill_id desc, date desc limit 1)
-			union all
-			select next.drill_id, next.date from used, lateral (
-				select drill_id, date from ledger where team_id = $1 and drill_id < used.drill_id
-				order by drill_id desc, date desc limit 1) as next
-		 )
-		 select drill_id as id, date::text as last from used`,
-		[teamId]
-	);
-	return new Map(rows.map(({ id, last }) => [id, last]));
-}
-
 /** Every revision of a team's drills. */
 export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]> {
 	const { rows } = await db.query<{ body: Drill }>(
 		'select body from drill_revision where team_id = $1 order by drill_id, revision',
 		[teamId]
+	);
+	return rows.map(({ body }) => body);
+}
+
+/** The newest revisions of some of a team's drills, in the order in which they are asked for. */
+export async function listNewest(
+	db: Queryable,
+	teamId: string,
+	ids: readonly string[]
+): Promise<Drill[]> {
+	const { rows } = await db.query<{ body: Drill }>(
+		`select newest.body from unnest($2::text[]) with ordinality as asked (id, place),
+			lateral (select body from drill_revision where team_id = $1 and drill_id = asked.id
+				order by revision desc limit 1) as newest
+		 order by asked.place`,
+		[teamId, ids]
+	);
+	return rows.map(({ body }) => body);
+}
+
+/** These revisions of a team's drills, as far as they are there. */
+export async function listRevisionsOf(
+	db: Queryable,
+	teamId: string,
+	named: readonly { id: string; revision: number }[]
+): Promise<Drill[]> {
+	const { rows } = await db.query<{ body: Drill }>(
+		`select d.body from unnest($2::text[], $3::int[]) as named (id, revision)
+		 join drill_revision d
+			on d.team_id = $1 and d.drill_id = named.id and d.revision = named.revision`,
+		[teamId, named.map(({ id }) => id), named.map(({ revision }) => revision)]
 	);
 	return rows.map(({ body }) => body);
 }

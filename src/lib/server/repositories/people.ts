@@ -1,3 +1,4 @@
+import type { ExportPerson } from '$core/model/exportFiles';
 import type { AdultRow, SquadRow } from '$core/model/squad';
 import type { PlayerFacts } from '$core/model/team';
 import type { Queryable } from '../database';
@@ -156,4 +157,26 @@ export async function hasPlayers(db: Queryable, teamId: string): Promise<boolean
 		[teamId]
 	);
 	return rows[0].has;
+}
+
+/** Takes null fields away: optional fields are not there at all. */
+const present = <Item extends object>(item: Item): Item =>
+	Object.fromEntries(Object.entries(item).filter(([, value]) => value !== null)) as Item;
+
+/** Everyone of a team with all that is kept of them, in the order of the squad. */
+export async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
+	const { rows } = await db.query<ExportPerson>(
+		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
+			p.units as leads, p.days, p.positions, p.restrictions, p.birth_year as "birthYear",
+			nullif(p.leads, false) as "leadsWell", p.note, p.skills, p.ages,
+			coalesce((select jsonb_agg(jsonb_build_object('since', u.since::text, 'unit', u.unit)
+				order by u.since) from person_unit u
+				where u.team_id = p.team_id and u.person_id = p.id), '[]'::jsonb) as units,
+			coalesce((select jsonb_agg(jsonb_build_object('since', r.since::text, 'skill', r.skill,
+				'rating', r.rating) order by r.since, r.skill) from rating r
+				where r.team_id = p.team_id and r.person_id = p.id), '[]'::jsonb) as ratings
+		 from person p where p.team_id = $1 order by p.place, p.id`,
+		[teamId]
+	);
+	return rows.map(present);
 }

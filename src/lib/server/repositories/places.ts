@@ -1,4 +1,4 @@
-import type { Ground, KitItem } from '$core/model/team';
+import type { Ground } from '$core/model/team';
 import type { Queryable } from '../database';
 
 /** The grounds of a team in their order: the first is the one that a new practice is on. */
@@ -39,35 +39,4 @@ export async function deleteGround(tx: Queryable, teamId: string, id: string): P
 		id
 	]);
 	return affectedRows === 1;
-}
-
-/** The kit of a team in its order. */
-export async function listKit(db: Queryable, teamId: string): Promise<KitItem[]> {
-	const { rows } = await db.query<{
-		item: string;
-		count: number;
-		broken: number;
-		kept: string | null;
-	}>('select item, count, broken, kept from kit where team_id = $1 order by place, item', [teamId]);
-	return rows.map(({ item, count, broken, kept }) => ({
-		item,
-		count,
-		...(broken > 0 && { broken }),
-		...(kept !== null && { kept })
-	}));
-}
-
-/** Puts these in the place of all the kit that a team had. */
-export async function replaceKit(
-	tx: Queryable,
-	teamId: string,
-	kit: readonly KitItem[]
-): Promise<void> {
-	await tx.query('delete from kit where team_id = $1', [teamId]);
-	await tx.query(
-		`insert into kit (team_id, item, count, broken, kept, place)
-		 select $1, item, count, coalesce(broken, 0), kept, place
-		 from jsonb_to_recordset($2::jsonb) as k (item text, count real, broken real, kept text, place int)`,
-		[teamId, JSON.stringify(kit.map((item, place) => ({ ...item, place })))]
-	);
 }

@@ -1,4 +1,4 @@
-import type { Limits, Season, Team } from '$core/model/team';
+import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
 
 /**
@@ -68,51 +68,12 @@ export async function updateTeam(db: Queryable, team: Team): Promise<void> {
 	await db.query('update team set body = $2::jsonb where id = $1', [team.id, JSON.stringify(team)]);
 }
 
-/**
- * The season of a team that holds a day; between seasons the one that comes next, else the last. Undefined
- * where the team has none.
- */
-export async function seasonOn(
-	db: Queryable,
-	teamId: string,
-	day: string
-): Promise<Season | undefined> {
+/** The seasons of a team in order of time. */
+export async function listSeasons(db: Queryable, teamId: string): Promise<Season[]> {
 	const { rows } = await db.query<Season>(
 		`select id, name, first_day::text as "firstDay", weeks from season
-		 where team_id = $1
-		 order by first_day + 7 * weeks <= $2::date, abs(first_day - $2::date) *
-			case when first_day <= $2::date and first_day + 7 * weeks > $2::date then 0 else 1 end,
-			first_day desc limit 1`,
-		[teamId, day]
-	);
-	return rows[0];
-}
-
-/** The limits that a team has set, or undefined where it has set none. */
-export async function findLimits(
-	db: Queryable,
-	teamId: string
-): Promise<Partial<Limits> | undefined> {
-	const { rows } = await db.query<{ body: Partial<Limits> }>(
-		'select body from limit_setting where team_id = $1',
+		 where team_id = $1 order by first_day, id`,
 		[teamId]
 	);
-	return rows[0]?.body;
-}
-
-/** Sets what a team has of its own among the limits; null takes all of it away. */
-export async function saveLimits(
-	db: Queryable,
-	teamId: string,
-	limits: Partial<Limits> | null
-): Promise<void> {
-	if (limits === null) {
-		await db.query('delete from limit_setting where team_id = $1', [teamId]);
-		return;
-	}
-	await db.query(
-		`insert into limit_setting (team_id, body) values ($1, $2::jsonb)
-		 on conflict (team_id) do update set body = excluded.body`,
-		[teamId, JSON.stringify(limits)]
-	);
+	return rows;
 }

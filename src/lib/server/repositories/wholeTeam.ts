@@ -8,13 +8,16 @@ import type { AttendanceFile } from '$core/model/attendance';
 import type { Drill } from '$core/model/drill';
 import type { Practice, Template } from '$core/model/practice';
 import { peopleIn } from '$core/practice';
-import type { Season, Team } from '$core/model/team';
+import type { Team } from '$core/model/team';
+import { ALWAYS } from '$core/model/teamHistory';
 import type { Queryable } from '../database';
 import { insertTemplate, listTemplates } from './templates';
-import { insertGround, listGrounds, listKit, replaceKit } from './places';
+import { readPeople } from './people';
+import { insertGround, listGrounds } from './places';
+import { listSettings, saveSetting } from './settings';
 import { insertAttendance, listAttendance } from './attendance';
 import { listArchived, listDrills, setDrillArchived } from './drills';
-import { findLimits, findTeam, insertTeam } from './teams';
+import { findTeam, insertTeam, listSeasons } from './teams';
 
 /** All of one team, as it goes into an export. */
 export interface WholeTeam {
@@ -26,44 +29,21 @@ export interface WholeTeam {
 	attendance: AttendanceFile;
 }
 
-/** Takes null fields away: optional fields are not there at all. */
-const present = <Item extends object>(item: Item): Item =>
-	Object.fromEntries(Object.entries(item).filter(([, value]) => value !== null)) as Item;
-
-/** Everyone of a team with all that is kept of them, in the order of the squad. */
-export async function readPeople(db: Queryable, teamId: string): Promise<ExportPerson[]> {
-	const { rows } = await db.query<ExportPerson>(
-		`select p.id, p.kind, p.name, p.number, nullif(p.usually_late, false) as "usuallyLate", p.role,
-			p.units as leads, p.days, p.positions, p.restrictions, p.birth_year as "birthYear",
-			nullif(p.leads, false) as "leadsWell", p.note, p.skills, p.ages,
-			coalesce((select jsonb_agg(jsonb_build_object('since', u.since::text, 'unit', u.unit)
-				order by u.since) from person_unit u
-				where u.team_id = p.team_id and u.person_id = p.id), '[]'::jsonb) as units,
-			coalesce((select jsonb_agg(jsonb_build_object('since', r.since::text, 'skill', r.skill,
-				'rating', r.rating) order by r.since, r.skill) from rating r
-				where r.team_id = p.team_id and r.person_id = p.id), '[]'::jsonb) as ratings
-		 from person p where p.team_id = $1 order by p.place, p.id`,
-		[teamId]
-	);
-	return rows.map(present);
-}
-
 async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
-	const seasons = await db.query<Season>(
-		`select id, name, first_day::text as "firstDay", weeks from season
-		 where team_id = $1 order by first_day, id`,
-		[teamId]
-	);
-	const limits = await findLimits(db, teamId);
+	const [kit, ...kitFrom] = await listSettings(db, teamId, 'kit');
+	const [limits, ...limitsFrom] = await listSettings(db, teamId, 'limits');
 	const archivedDrills = (await listArchived(db, teamId)).map(({ id }) => id);
 	return {
 		format: 'fieldplan/team@1',
 		team: (await findTeam(db, teamId)) as Team,
-		seasons: seasons.rows,
+		seasons: await listSeasons(db, teamId),
 		people: await readPeople(db, teamId),
 		grounds: await listGrounds(db, teamId),
-		kit: await listKit(db, teamId),
-		...(limits && { limits }),
+		kit: kit?.value ?? [],
+		...(kitFrom.length > 0 && { kitFrom }),
+		...(limits && { limits: limits.value }),
+		...(limits && limits.since !== ALWAYS && { limitsSince: limits.since }),
+		...(limitsFrom.length > 0 && { limitsFrom }),
 		...(archivedDrills.length > 0 && { archivedDrills })
 	};
 }
@@ -131,9 +111,28 @@ async function writePeople(tx: Queryable, teamId: string, people: readonly Expor
 	);
 }
 
+async function writeSettings(
+	tx: Queryable,
+	teamId: string,
+	{
+		kit,
+		kitFrom = [],
+		limits,
+		limitsSince,
+		limitsFrom = []
+	}: Pick<ExportTeam, 'kit' | 'kitFrom' | 'limits' | 'limitsSince' | 'limitsFrom'>
+): Promise<void> {
+	await saveSetting(tx, teamId, { what: 'kit', value: kit });
+	for (const { since, value } of kitFrom)
+		await saveSetting(tx, teamId, { what: 'kit', value, since });
+	if (limits) await saveSetting(tx, teamId, { what: 'limits', value: limits, since: limitsSince });
+	for (const { since, value } of limitsFrom)
+		await saveSetting(tx, teamId, { what: 'limits', value, since });
+}
+
 async function writeTeam(
 	tx: Queryable,
-	{ team, seasons, people, grounds, kit, limits }: ExportTeam
+	{ team, seasons, people, grounds, ...settings }: ExportTeam
 ): Promise<boolean> {
 	if (!(await insertTeam(tx, team))) return false;
 	for (const { id, name, firstDay, weeks } of seasons)
@@ -143,12 +142,7 @@ async function writeTeam(
 		);
 	await writePeople(tx, team.id, people);
 	for (const ground of grounds) await insertGround(tx, team.id, ground);
-	await replaceKit(tx, team.id, kit);
-	if (limits)
-		await tx.query('insert into limit_setting (team_id, body) values ($1, $2::jsonb)', [
-			team.id,
-			json(limits)
-		]);
+	await writeSettings(tx, team.id, settings);
 	return true;
 }
 

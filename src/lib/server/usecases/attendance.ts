@@ -19,7 +19,7 @@ import {
 	replaceLedger,
 	type ListedPractice
 } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { lockTeam } from '../repositories/teams';
 import { applyStored } from './saveEdits';
 import { rowsOf } from './summaries';
@@ -99,7 +99,7 @@ export async function loadAttendance(
 	teamId: string,
 	{ today, week }: { today: string; week?: number }
 ): Promise<AttendanceWeek | undefined> {
-	const surroundings = await loadSurroundings(db, teamId, today);
+	const surroundings = await loadSurroundings(db, teamId, { day: today });
 	if (!surroundings) return undefined;
 	const { season, players, adults, team } = surroundings;
 	const rows = await listAttendance(db, teamId);
@@ -201,7 +201,7 @@ async function saveOne(
 	if (wasHeld) {
 		const all = new Map<string, Coming>([...kept, ...changed]);
 		const came = withComing(stored.practice, all, people.adults);
-		await replaceLedger(tx, { teamId, id }, 'done', await rowsOf(tx, came));
+		await replaceLedger(tx, { teamId, id }, { state: 'done', rows: await rowsOf(tx, came) });
 		return;
 	}
 	const next = withComing(stored.practice, changed, people.adults);
@@ -230,7 +230,7 @@ export async function saveAttendance(
 ): Promise<Result<null, AttendanceRefused>> {
 	const shape = readShape(Sent, sent);
 	if (!shape.ok) return shape;
-	const surroundings = await loadSurroundings(db, teamId, today);
+	const surroundings = await loadSurroundings(db, teamId, { day: today });
 	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 	const ids = [...surroundings.players, ...surroundings.adults].map(({ id }) => id);
 	const adults = new Set(surroundings.adults.map(({ id }) => id));

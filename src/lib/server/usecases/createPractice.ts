@@ -7,7 +7,7 @@ import type { Db, Queryable } from '../database';
 import { findPractice, insertPractice } from '../repositories/practices';
 import { findTemplate } from '../repositories/templates';
 import { listGrounds } from '../repositories/places';
-import { loadWithoutDrills } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { changeTeam } from './refusable';
 import { storePlanned } from './summaries';
 import type { Submission } from './submission';
@@ -53,7 +53,7 @@ export async function addPractice(
 	tx: Queryable,
 	{ teamId, id, wanted }: Creation
 ): Promise<Result<Practice, Misfit>> {
-	const surroundings = await loadWithoutDrills(tx, teamId, wanted.date);
+	const surroundings = await loadSurroundings(tx, teamId, { day: wanted.date });
 	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 	const { team, season, players, adults } = surroundings;
 	const fault =

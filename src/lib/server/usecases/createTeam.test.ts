@@ -5,7 +5,7 @@ import { evaluate, toContext } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice, listPractices } from '../repositories/practices';
 import { deleteTeam, listTeamLines } from '../repositories/teams';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { createTeam, readPlayers } from './createTeam';
 import { seedDemo } from './seedDemo';
 import { listSports } from './sports';
@@ -94,9 +94,9 @@ describe('teams beside each other', () => {
 		expect(await findPractice(db, 'saltmarsh', practice)).toBeUndefined();
 		expect(await loadBoard(db, team, '2027-04-06')).toBeUndefined();
 		expect((await listPractices(db, team)).map(({ practice: own }) => own.id)).toEqual([practice]);
-		const own = await loadSurroundings(db, team, today);
+		const own = await loadSurroundings(db, team, { day: today });
 		const names = JSON.stringify(own?.players) + JSON.stringify(own?.adults);
-		const others = await loadSurroundings(db, 'saltmarsh', today);
+		const others = await loadSurroundings(db, 'saltmarsh', { day: today });
 		for (const { name } of others?.players ?? []) expect(names).not.toContain(name);
 	});
 

@@ -10,7 +10,7 @@ import {
 	type RevisionLine
 } from '../repositories/drills';
 import { findPractice, nextPractice } from '../repositories/practices';
-import { loadWithoutDrills } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 
 /** What there is to run a drill with: the next practice, or the whole team where none is planned. */
 export interface Here {
@@ -28,7 +28,7 @@ export async function loadHere(
 	const next = await nextPractice(db, teamId, today);
 	const stored = next && (await findPractice(db, teamId, next.id));
 	const { date = today, groundId } = stored?.practice ?? {};
-	const surroundings = await loadWithoutDrills(db, teamId, date, groundId);
+	const surroundings = await loadSurroundings(db, teamId, { day: date, groundId });
 	if (!surroundings) return undefined;
 	const { team, season, players, adults, ground } = surroundings;
 	const practice: Practice = stored?.practice ?? {

@@ -5,7 +5,7 @@ import type { Queryable } from '../database';
 import { listAttendance } from '../repositories/attendance';
 import { listPractices } from '../repositories/practices';
 import { countedFor, type Counted } from '../repositories/people';
-import { readPeople } from '../repositories/wholeTeam';
+import { readPeople } from '../repositories/people';
 
 /** All that is kept of a player: what was ever said of them, dated, and what was counted. */
 export interface KeptPerson {

@@ -3,12 +3,14 @@ import { demoDb } from '../../../../tests/support/database';
 import type { Ground, Zone } from '$core/model/team';
 import type { Db } from '../database';
 import { listAttendance } from '../repositories/attendance';
-import { listGrounds, listKit } from '../repositories/places';
+import { listDrills } from '../repositories/drills';
+import { listGrounds } from '../repositories/places';
+import { findKit } from '../repositories/settings';
 import { sameValue } from '$core/base';
 import { evaluate, toContext, type Edit } from '$core/practice';
 import { findPractice, listPractices, setArchived } from '../repositories/practices';
 import { findTeam } from '../repositories/teams';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { loadAttendance, saveAttendance } from './attendance';
 import { createPractice } from './createPractice';
 import { kitAskedFor } from './kitAskedFor';
@@ -30,7 +32,7 @@ beforeEach(async () => {
 	db = await demoDb();
 });
 async function surroundings(day = today) {
-	const found = await loadSurroundings(db, teamId, day);
+	const found = await loadSurroundings(db, teamId, { day });
 	if (!found) throw new Error('no team');
 	return found;
 }
@@ -293,11 +295,11 @@ describe('adults', () => {
 
 describe('kit', () => {
 	test('that is broken is not planned with', async () => {
-		const kit = await listKit(db, teamId);
+		const kit = await findKit(db, teamId, today);
 		const rows = kit.map((each) => (each.item === 'ball' ? { ...each, broken: 3 } : each));
-		expect(await saveKit(db, { teamId, rows })).toEqual({ ok: true, value: null });
+		expect(await saveKit(db, { teamId, day: today, rows })).toEqual({ ok: true, value: null });
 		expect((await surroundings()).kit.ball).toBe(37);
-		expect(await listKit(db, teamId)).toEqual(rows);
+		expect(await findKit(db, teamId, today)).toEqual(rows);
 	});
 
 	test.each<[string, object[]]>([
@@ -311,12 +313,12 @@ describe('kit', () => {
 		['[0].broken', [{ item: 'ball', count: 1, broken: 2 }]],
 		['[0].count', [{ item: 'ball', count: -1 }]]
 	])('is refused at %s', async (path, rows) => {
-		expect(await saveKit(db, { teamId, rows })).toMatchObject({ failure: { path } });
+		expect(await saveKit(db, { teamId, day: today, rows })).toMatchObject({ failure: { path } });
 		expect((await surroundings()).kit.ball).toBe(40);
 	});
 
 	test('is asked for by drills, carried or standing', async () => {
-		const asked = kitAskedFor((await surroundings()).drills);
+		const asked = kitAskedFor(await listDrills(db, teamId));
 		expect(asked.ball.length).toBeGreaterThan(10);
 		expect(asked['small goal'].length).toBeGreaterThan(0);
 	});

@@ -5,7 +5,7 @@ import type { Adult, Team } from '$core/model/team';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { writeAdult } from '../repositories/people';
-import { loadWithoutDrills } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
@@ -43,7 +43,7 @@ export async function saveAdults(
 	const shape = readShape(AdultRows, rows);
 	if (!shape.ok) return shape;
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<null, Refused>> => {
-		const surroundings = await loadWithoutDrills(tx, teamId, day);
+		const surroundings = await loadSurroundings(tx, teamId, { day });
 		if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 		const stale = staleness(base, adultsStored(surroundings.adults));
 		if (stale) return fail(stale);

@@ -1,7 +1,7 @@
 import { describeFailure } from '$core/checks';
 import { applyEdit, practiceFault, type EditFailure, type SentEdit } from '$core/practice';
 import { Practice } from '$core/model/practice';
-import { assertNever, fail, ok, type Result } from '$core/base';
+import { assertNever, fail, ok, sameValue, type Result } from '$core/base';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import {
@@ -13,6 +13,7 @@ import {
 	type StoredPractice
 } from '../repositories/practices';
 import { holdTeam } from '../repositories/teams';
+import { memoryOf, type Played } from '../memory';
 import { storePlanned } from './summaries';
 
 /** Why edits were not taken; nothing of them is stored then. */
@@ -71,7 +72,7 @@ function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
 	return null;
 }
 
-async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice> {
+async function save(tx: Queryable, request: SaveRequest): Promise<Written> {
 	const { teamId, practiceId: id, revision, edits } = request;
 	await holdTeam(tx, teamId);
 	const stored = await lockPractice(tx, teamId, id);
@@ -82,28 +83,41 @@ async function save(tx: Queryable, request: SaveRequest): Promise<StoredPractice
 		edits.map((edit) => edit.id)
 	);
 	const fresh = edits.filter((edit) => !known.has(edit.id));
-	if (fresh.length === 0) return stored;
+	if (fresh.length === 0) return { stored };
 	const stale: SaveFailure = { reason: 'stale', current: stored, known: [...known] };
 	if (stored.revision !== revision) throw new Rollback(stale);
 	return write(tx, stored, fresh);
 }
+
+/** A practice as it is stored now, and as it was played for that. */
+interface Written {
+	stored: StoredPractice;
+	played?: Played;
+}
+
+const memoryKey = ({ teamId, id }: Pick<Practice, 'teamId' | 'id'>) => `${teamId} ${id}`;
 
 /** Replays edits on a stored practice and writes the next state; throws what was refused. */
 async function write(
 	tx: Queryable,
 	stored: StoredPractice,
 	edits: readonly SentEdit[]
-): Promise<StoredPractice> {
-	const { practice: before, revision } = stored;
+): Promise<Written> {
+	const known = memoryOf(tx).played.get(memoryKey(stored.practice));
+	const isSame =
+		known?.revision === stored.revision && sameValue(known.evaluation.practice, stored.practice);
+	// The same objects, so that what did not change is known to be the same.
+	const before = isSame ? known.evaluation.practice : stored.practice;
 	const replayed = replay(before, edits);
 	if (!replayed.ok) throw new Rollback(replayed.failure);
 	const practice = replayed.value;
 	const { teamId, id } = practice;
-	if (!(await updatePractice(tx, practice, revision)))
+	if (!(await updatePractice(tx, practice, stored.revision)))
 		throw new Rollback({ reason: 'stale', current: stored, known: [] });
-	await insertEdits(tx, { teamId, id, revision: revision + 1 }, edits);
-	await storePlanned(tx, practice);
-	return { revision: revision + 1, practice };
+	const revision = stored.revision + 1;
+	await insertEdits(tx, { teamId, id, revision }, edits);
+	const played = await storePlanned(tx, practice, isSame ? known : undefined);
+	return { stored: { revision, practice }, played };
 }
 
 /** Applies one edit to the newest state of a practice within a transaction of the caller. */
@@ -112,7 +126,7 @@ export async function applyStored(
 	stored: StoredPractice,
 	edit: SentEdit
 ): Promise<StoredPractice> {
-	return write(tx, stored, [edit]);
+	return (await write(tx, stored, [edit])).stored;
 }
 
 /**
@@ -126,7 +140,11 @@ export async function saveEdits(
 	const double = doubleIn(request.edits);
 	if (double) return fail(double);
 	try {
-		return ok(await db.transaction((tx) => save(tx, request)));
+		const { stored, played } = await db.transaction((tx) => save(tx, request));
+		// Only what was committed is remembered.
+		if (played)
+			memoryOf(db).played.set(memoryKey(stored.practice), { ...played, revision: stored.revision });
+		return ok(stored);
 	} catch (error) {
 		if (error instanceof Rollback) return fail(error.failure);
 		throw error;

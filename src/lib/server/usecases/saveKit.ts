@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '$core/base';
 import { KitItem } from '$core/model/team';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { listKit, replaceKit } from '../repositories/places';
+import { findKit, saveSetting } from '../repositories/settings';
 import { findTeam } from '../repositories/teams';
 import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
@@ -11,12 +11,12 @@ import { staleness, type Refused, type Submission } from './submission';
 const Kit = Type.Array(KitItem, { maxItems: 300 });
 
 /**
- * Puts this kit in the place of all that a team had. A misfit names the row and the field; it has `newest`
+ * Puts this kit in the place of all that a team had, from a day on. A misfit names the row and the field; it has `newest`
  * where the kit is not what the rows were made from (`base`).
  */
 export async function saveKit(
 	db: Db,
-	{ teamId, rows, base }: { teamId: string; rows: unknown } & Submission
+	{ teamId, day, rows, base }: { teamId: string; day: string; rows: unknown } & Submission
 ): Promise<Result<null, Refused>> {
 	const shape = readShape(Kit, rows);
 	if (!shape.ok) return shape;
@@ -32,9 +32,9 @@ export async function saveKit(
 	const kit = shape.value.map((row) => ({ ...row, item: row.item.trim() }));
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
-		const stale = staleness(base, await listKit(tx, teamId));
+		const stale = staleness(base, await findKit(tx, teamId, day));
 		if (stale) return fail(stale);
-		await replaceKit(tx, teamId, kit);
+		await saveSetting(tx, teamId, { what: 'kit', value: kit, since: day });
 		return ok(null);
 	});
 }

@@ -4,7 +4,7 @@ import { PlayerFacts } from '$core/model/team';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { updateFacts } from '../repositories/people';
-import { readPeople } from '../repositories/wholeTeam';
+import { readPeople } from '../repositories/people';
 import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 

@@ -5,7 +5,7 @@ import type { Player, Team } from '$core/model/team';
 import { readShape, type Misfit } from '../../../doors';
 import type { Db, Queryable } from '../database';
 import { insertPlayer, setRating, setUnit, updatePlayer } from '../repositories/people';
-import { loadWithoutDrills } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
@@ -89,7 +89,7 @@ export async function saveSquad(
 		db,
 		{ teamId, submission },
 		async (tx): Promise<Result<SavedSquad, Refused>> => {
-			const surroundings = await loadWithoutDrills(tx, teamId, day);
+			const surroundings = await loadSurroundings(tx, teamId, { day });
 			if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
 			const { team, players } = surroundings;
 			const stale = staleness(base, squadStored(players));

@@ -12,9 +12,10 @@ import {
 	setDrillArchived
 } from '../repositories/drills';
 import { readWholeTeam, writeWholeTeam } from '../repositories/wholeTeam';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
+import { loadBoard } from './views';
 import { loadShelfPage } from './shelfPage';
 
 const teamId = 'saltmarsh';
@@ -24,7 +25,7 @@ let db: Db;
 let here: Here;
 beforeEach(async () => {
 	db = await demoDb();
-	const around = await loadSurroundings(db, teamId, today);
+	const around = await loadSurroundings(db, teamId, { day: today });
 	if (!around) throw new Error('no team');
 	here = { players: 22, adults: 5, zones: around.ground.zones, kit: around.kit };
 });
@@ -92,9 +93,9 @@ describe('the shelf', () => {
 		const ids = async () => (await found('')).lines.map(({ drill }) => drill.id);
 		expect(await ids()).not.toContain('tide-lines');
 		expect(await listArchived(db, teamId)).toEqual([{ id: 'tide-lines', name: 'Tide lines' }]);
-		const around = await loadSurroundings(db, teamId, today);
-		if (!around) throw new Error('no team');
-		const context = toContext(around);
+		const board = await loadBoard(db, teamId, '2027-03-02');
+		if (!board) throw new Error('no practice');
+		const context = toContext(board.surroundings);
 		expect(context.shelf.map(({ id }) => id)).not.toContain('tide-lines');
 		expect(drillOf(context, { id: 'tide-lines', revision: 1 })?.name).toBe('Tide lines');
 		expect((await loadDrillPage(db, teamId, { id: 'tide-lines', today }))?.isArchived).toBe(true);

@@ -11,7 +11,7 @@ import {
 } from '$core/shelf';
 import { readShape, type Misfit } from '../../../doors';
 import type { Queryable } from '../database';
-import { lastUses, searchDrills } from '../repositories/drills';
+import { lastUses, searchDrills } from '../repositories/shelf';
 import { listDays } from '../repositories/practices';
 
 /** What a search of the shelf finds. */

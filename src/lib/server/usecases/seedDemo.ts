@@ -110,9 +110,9 @@ export async function seedDemo(
 			await writeWholeTeam(tx, toWhole(demo));
 			for (const practice of demo.practices) {
 				await insertPractice(tx, practice);
-				const rows = await storePlanned(tx, practice);
+				const { rows } = await storePlanned(tx, practice);
 				if (practice.date >= (today ?? demo.file.team.today ?? '')) continue;
-				await replaceLedger(tx, practice, 'done', rows);
+				await replaceLedger(tx, practice, { state: 'done', rows });
 				await setHeld(tx, practice.teamId, practice.id);
 			}
 			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);

@@ -2,9 +2,10 @@ import { beforeEach, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import type { Db } from '../database';
-import { findLimits } from '../repositories/teams';
+import { findLimits } from '../repositories/settings';
 import { setLimits } from './setLimits';
 
+const day = '2027-04-06';
 let db: Db;
 beforeEach(async () => {
 	db = await demoDb();
@@ -22,14 +23,16 @@ test('every limit is explained and its default lies within what may be set', () 
 
 test('only what differs from the defaults is stored, for one team', async () => {
 	expect(
-		await setLimits(db, 'saltmarsh', { wanted: { ...DEFAULT_LIMITS, talkMinutes: 5 } })
+		await setLimits(db, 'saltmarsh', { day, wanted: { ...DEFAULT_LIMITS, talkMinutes: 5 } })
 	).toMatchObject({
 		ok: true
 	});
-	expect(await findLimits(db, 'saltmarsh')).toEqual({ talkMinutes: 5 });
-	await setLimits(db, 'saltmarsh', { wanted: {} });
-	expect(await findLimits(db, 'saltmarsh')).toBeUndefined();
-	expect(await setLimits(db, 'nobody', { wanted: {} })).toMatchObject({ failure: { path: '' } });
+	expect(await findLimits(db, 'saltmarsh', day)).toEqual({ talkMinutes: 5 });
+	await setLimits(db, 'saltmarsh', { day, wanted: {} });
+	expect(await findLimits(db, 'saltmarsh', day)).toEqual({});
+	expect(await setLimits(db, 'nobody', { day, wanted: {} })).toMatchObject({
+		failure: { path: '' }
+	});
 });
 
 test.each([
@@ -48,6 +51,6 @@ test.each([
 	],
 	['playersAnAdult[0].players', { playersAnAdult: [{ under: 9, players: 0 }] }]
 ])('what is wrong is refused at %s and changes nothing', async (path, wanted) => {
-	expect(await setLimits(db, 'saltmarsh', { wanted })).toMatchObject({ failure: { path } });
-	expect(await findLimits(db, 'saltmarsh')).toBeUndefined();
+	expect(await setLimits(db, 'saltmarsh', { day, wanted })).toMatchObject({ failure: { path } });
+	expect(await findLimits(db, 'saltmarsh', day)).toEqual({});
 });

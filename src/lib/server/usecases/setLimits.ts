@@ -5,20 +5,21 @@ import { Limits } from '$core/model/team';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
-import { findLimits, findTeam, saveLimits } from '../repositories/teams';
+import { findLimits, saveSetting } from '../repositories/settings';
+import { findTeam } from '../repositories/teams';
 import { changeTeam } from './refusable';
 import { staleness, type Refused, type Submission } from './submission';
 
 const PartialLimits = Type.Partial(Limits, closed);
 
 /**
- * Stores the limits of a team: only those that are not the defaults. A misfit names the limit at fault, and
+ * Stores the limits of a team from a day on: only those that are not the defaults. A misfit names the limit at fault, and
  * has `newest` where the limits are not what they were changed from (`base`); nothing is stored then.
  */
 export async function setLimits(
 	db: Db,
 	teamId: string,
-	{ wanted, base }: { wanted: Record<string, unknown> } & Submission
+	{ day, wanted, base }: { day: string; wanted: Record<string, unknown> } & Submission
 ): Promise<Result<Partial<Limits>, Refused>> {
 	const shape = readShape(PartialLimits, wanted);
 	if (!shape.ok) return shape;
@@ -42,9 +43,9 @@ export async function setLimits(
 	);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
 		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
-		const stale = staleness(base, (await findLimits(tx, teamId)) ?? {});
+		const stale = staleness(base, await findLimits(tx, teamId, day));
 		if (stale) return fail(stale);
-		await saveLimits(tx, teamId, Object.keys(own).length > 0 ? own : null);
+		await saveSetting(tx, teamId, { what: 'limits', value: own, since: day });
 		return ok(own);
 	});
 }

@@ -4,7 +4,7 @@ import type { SquadRow } from '$core/model/squad';
 import type { Player, Team } from '$core/model/team';
 import type { Db } from '../database';
 import { deletePerson } from '../repositories/people';
-import { loadSurroundings } from '../repositories/surroundings';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { saveSquad } from './saveSquad';
 import { parseCsv, readSquadTable, writeSquadCsv } from './squadCsv';
 import { exportAll } from './transfer';
@@ -21,7 +21,7 @@ beforeEach(async () => {
 	({ team, players } = await squad());
 });
 async function squad(on = day) {
-	const surroundings = await loadSurroundings(db, teamId, on);
+	const surroundings = await loadSurroundings(db, teamId, { day: on });
 	if (!surroundings) throw new Error('no team');
 	return surroundings;
 }

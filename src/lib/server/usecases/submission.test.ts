@@ -3,10 +3,12 @@ import type { Drill } from '$core/model/drill';
 import { demoDb } from '../../../../tests/support/database';
 import type { Db } from '../database';
 import { findDrill } from '../repositories/drills';
-import { listGrounds, listKit } from '../repositories/places';
-import { readPeople } from '../repositories/wholeTeam';
-import { findLimits, findTeam } from '../repositories/teams';
-import { loadSurroundings } from '../repositories/surroundings';
+import { listGrounds } from '../repositories/places';
+import { findKit } from '../repositories/settings';
+import { readPeople } from '../repositories/people';
+import { findLimits } from '../repositories/settings';
+import { findTeam } from '../repositories/teams';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { createPractice } from './createPractice';
 import { adultsStored, saveAdults } from './saveAdults';
 import { drillStored, saveDrill } from './saveDrill';
@@ -26,7 +28,7 @@ beforeEach(async () => {
 	db = await demoDb();
 });
 async function surroundings() {
-	const found = await loadSurroundings(db, teamId, day);
+	const found = await loadSurroundings(db, teamId, { day });
 	if (!found) throw new Error('no team');
 	return found;
 }
@@ -64,8 +66,8 @@ const forms: Record<
 			savePerson(db, { teamId, id: 'p01', base, facts: { note, restrictions: [] } })
 	},
 	kit: {
-		stamp: async () => stampOf(await listKit(db, teamId)),
-		save: (item, base) => saveKit(db, { teamId, base, rows: [{ item, count: 1 }] })
+		stamp: async () => stampOf(await findKit(db, teamId, day)),
+		save: (item, base) => saveKit(db, { teamId, day, base, rows: [{ item, count: 1 }] })
 	},
 	ground: {
 		stamp: async () => stampOf((await listGrounds(db, teamId))[0]),
@@ -79,8 +81,9 @@ const forms: Record<
 		save: (squad, base) => saveWords(db, { teamId, base, words: { squad } })
 	},
 	limits: {
-		stamp: async () => stampOf((await findLimits(db, teamId)) ?? {}),
-		save: (text, base) => setLimits(db, teamId, { base, wanted: { talkMinutes: 3 + text.length } })
+		stamp: async () => stampOf(await findLimits(db, teamId, day)),
+		save: (text, base) =>
+			setLimits(db, teamId, { day, base, wanted: { talkMinutes: 3 + text.length } })
 	},
 	drill: {
 		stamp: async () => stampOf(drillStored(await drillNow())),
@@ -161,7 +164,7 @@ test('a unit and a rating that are cleared are gone from that day on, and still 
 	const now = (await surroundings()).players.find((each) => each.id === id);
 	expect([now?.unit, now?.ratings?.passing]).toEqual([undefined, undefined]);
 	expect(now?.ratings).toEqual(others);
-	const earlier = await loadSurroundings(db, teamId, '2027-04-05');
+	const earlier = await loadSurroundings(db, teamId, { day: '2027-04-05' });
 	expect(earlier?.players.find((each) => each.id === id)).toMatchObject({
 		unit: player?.unit,
 		ratings

@@ -2,15 +2,16 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { demoContext, demoPractices, demoTeams } from '../../../../tests/support/demo';
 import { faultsIn } from '$core/checks';
-import { evaluate, plannedMinutes } from '$core/practice';
+import { evaluate, plannedMinutes, toContext } from '$core/practice';
+import { ledgerRows } from '$core/season';
 import { ok } from '$core/base';
-import type { Db } from '../database';
+import type { Db, Queryable } from '../database';
 import { changeTeam } from './refusable';
 import { listSummed } from '../repositories/practices';
-import { saveLimits } from '../repositories/teams';
-import { freshenSummaries, refreshSummaries } from './summaries';
+import { saveSetting } from '../repositories/settings';
+import { freshenSummaries, refreshSummaries, rowsOf } from './summaries';
 import { saveEdits } from './saveEdits';
-import { loadPracticeList } from './views';
+import { loadBoard, loadPaper, loadPracticeList } from './views';
 
 const teamId = 'saltmarsh';
 const today = '2027-04-06';
@@ -19,10 +20,13 @@ let db: Db;
 beforeEach(async () => {
 	db = await demoDb();
 });
+/** Water at least every so many minutes, on every day. */
+const waterEach = (waterMinutes: number, on: Queryable = db) =>
+	saveSetting(on, teamId, { what: 'limits', value: { waterMinutes } });
 const summaryOfToday = async () =>
 	(await listSummed(db, teamId)).find(({ id }) => id === today)?.summary;
 
-test('lists say of every practice of every team what playing it on its day and ground says', async () => {
+test('list, board, paper and ledger say of every practice of every team what its own day and ground say', async () => {
 	db = await demoDb(demoTeams());
 	for (const team of demoTeams()) {
 		const list = await loadPracticeList(db, team, today);
@@ -45,6 +49,14 @@ test('lists say of every practice of every team what playing it on its day and g
 					hints: of('hint')
 				}
 			]);
+			for (const load of [loadBoard, loadPaper]) {
+				const shown = await load(db, team, practice.id);
+				if (!shown) throw new Error('no practice');
+				const played = evaluate(shown.stored.practice, toContext(shown.surroundings));
+				expect(played.figures).toEqual(evaluation.figures);
+				expect(faultsIn(played)).toEqual(faults);
+			}
+			expect(await rowsOf(db, practice)).toEqual(ledgerRows(evaluation));
 		}
 	}
 });
@@ -62,8 +74,8 @@ test('an edit brings the summary of its practice up to date', async () => {
 
 describe('what changes under a practice', () => {
 	test.each([
-		['limits', () => saveLimits(db, teamId, { waterMinutes: 60 })],
-		['kit', () => db.query(`update kit set count = 1 where item = 'ball'`)],
+		['limits', () => waterEach(60)],
+		['kit', () => db.query(`update dated_setting set body = '[]' where what = 'kit'`)],
 		[
 			'a unit',
 			() => db.query(`insert into person_unit values ('saltmarsh', 'p06', '2027-04-05', 'backs')`)
@@ -80,14 +92,14 @@ describe('what changes under a practice', () => {
 
 	test('shows in the findings of the list', async () => {
 		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
-		await saveLimits(db, teamId, { waterMinutes: 60 });
+		await waterEach(60);
 		await freshenSummaries(db, teamId, async () => true);
 		const list = await loadPracticeList(db, teamId, today);
 		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
 	});
 
 	test('shows also where it changes while the practice is being played', async () => {
-		await saveLimits(db, teamId, { waterMinutes: 20 });
+		await waterEach(20);
 		let change: Promise<unknown> | undefined;
 		const changing: Db = {
 			...db,
@@ -98,7 +110,7 @@ describe('what changes under a practice', () => {
 						query(sql, values) {
 							if (sql.includes('set summary'))
 								change ??= changeTeam(db, { teamId }, async (other) =>
-									ok(await saveLimits(other, teamId, { waterMinutes: 60 }))
+									ok(await waterEach(60, other))
 								);
 							return tx.query(sql, values);
 						}
@@ -112,7 +124,7 @@ describe('what changes under a practice', () => {
 	});
 
 	test('writes nothing when a list is looked at while nothing can be stored', async () => {
-		await saveLimits(db, teamId, { waterMinutes: 60 });
+		await waterEach(60);
 		await freshenSummaries(db, teamId, async () => false);
 		expect(await summaryOfToday()).toBeNull();
 	});

@@ -1,28 +1,12 @@
 import { faultsIn } from '$core/checks';
 import type { Practice } from '$core/model/practice';
-import {
-	evaluate,
-	summaryOf,
-	toContext,
-	type Context,
-	type Evaluation,
-	type PracticeSummary
-} from '$core/practice';
-import { ledgerRows, type LedgerRow } from '$core/season';
+import { summaryOf, type Evaluation, type PracticeSummary } from '$core/practice';
+import type { LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../database';
 import { hasUnsummed, listUnsummed, replaceLedger, setSummary } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
 import { holdTeam } from '../repositories/teams';
-
-/** What a practice of a team is built from on its own day and ground. Throws where the team is not there. */
-async function contextFor(
-	tx: Queryable,
-	{ teamId, id, date, groundId }: Practice
-): Promise<Context> {
-	const surroundings = await loadSurroundings(tx, teamId, date, groundId);
-	if (!surroundings) throw new Error(`Team ${teamId} of practice ${id} is not there`);
-	return toContext(surroundings);
-}
+import type { Played } from '../memory';
+import { play } from './play';
 
 const sumUp = (evaluation: Evaluation): PracticeSummary =>
 	summaryOf(
@@ -32,16 +16,22 @@ const sumUp = (evaluation: Evaluation): PracticeSummary =>
 
 /** The ledger rows of a practice as it stands, played with what its team had on that day. */
 export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
-	return ledgerRows(evaluate(practice, await contextFor(tx, practice)));
+	return (await play(tx, practice)).rows;
 }
 
-/** Plays a practice that was stored, and writes what it is planned to give and what lists show of it; gives the rows. */
-export async function storePlanned(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
-	const evaluation = evaluate(practice, await contextFor(tx, practice));
-	const rows = ledgerRows(evaluation);
-	await replaceLedger(tx, practice, 'planned', rows);
-	await setSummary(tx, practice, sumUp(evaluation));
-	return rows;
+/**
+ * Plays a practice that was stored, and writes what it is planned to give and what lists show of it. `before`
+ * is the practice as it was played last, with the rows that are stored.
+ */
+export async function storePlanned(
+	tx: Queryable,
+	practice: Practice,
+	before?: Played
+): Promise<Played> {
+	const played = await play(tx, practice, before);
+	await replaceLedger(tx, practice, { state: 'planned', rows: played.rows, before: before?.rows });
+	await setSummary(tx, practice, sumUp(played.evaluation));
+	return played;
 }
 
 /**
@@ -53,13 +43,8 @@ export async function refreshSummaries(db: Db, teamId: string, most: number): Pr
 	return db.transaction(async (tx) => {
 		await holdTeam(tx, teamId);
 		const { practices, left } = await listUnsummed(tx, teamId, most);
-		const contexts = new Map<string, Context>();
-		for (const practice of practices) {
-			const key = `${practice.date} ${practice.groundId ?? ''}`;
-			const context = contexts.get(key) ?? (await contextFor(tx, practice));
-			contexts.set(key, context);
-			await setSummary(tx, practice, sumUp(evaluate(practice, context)));
-		}
+		for (const practice of practices)
+			await setSummary(tx, practice, sumUp((await play(tx, practice)).evaluation));
 		return left;
 	});
 }

@@ -144,11 +144,15 @@ describe('a file that is not right', () => {
 
 	test('is refused where it contradicts itself', async () => {
 		const twice = changed('teams/saltmarsh/team.json', (text) =>
-			text.replace('"item": "ball"', '"item": "cone"')
+			text.replace('"skill": "carrying"', '"skill": "decisions"')
 		);
 		expect(await refused(twice)).toMatchObject({
 			message: expect.stringContaining('contradicts itself')
 		});
+		const kit = changed('teams/saltmarsh/team.json', (text) =>
+			text.replace('"item": "ball"', '"item": "cone"')
+		);
+		expect(await refused(kit)).toMatchObject({ message: 'names "cone" twice' });
 	});
 
 	const nonsense: [string, string, (practice: Nonsense) => void][] = [

@@ -95,7 +95,7 @@ function refuseFault(fault: Misfit | null, name: string): void {
 }
 
 /** What the shape of a team does not say. */
-function checkTeam({ team, seasons }: ExportTeam, folder: string): void {
+function checkTeam({ team, seasons, kit, kitFrom = [] }: ExportTeam, folder: string): void {
 	const name = `${folder}/team.json`;
 	if (PAGES.includes(team.id))
 		refuse(`${name}: team.id`, `"${team.id}" is a page of the application; no team has this id`);
@@ -104,6 +104,11 @@ function checkTeam({ team, seasons }: ExportTeam, folder: string): void {
 	if (team.ages.to < team.ages.from) refuse(`${name}: team.ages`, 'end before they begin');
 	const ids = seasons.map(({ id }) => id);
 	if (new Set(ids).size < ids.length) refuse(`${name}: seasons`, 'name one season twice');
+	for (const list of [kit, ...kitFrom.map(({ value }) => value)]) {
+		const items = list.map(({ item }) => item);
+		const twice = items.find((item, index) => items.indexOf(item) < index);
+		if (twice !== undefined) refuse(`${name}: kit`, `names "${twice}" twice`);
+	}
 }
 
 /** What the shape of a drill does not say: it must be able to run. */

@@ -2,11 +2,15 @@ import { weekOf } from '$core/season';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { demoPractice, demoSurroundings } from '../../../../tests/support/demo';
-import type { SentEdit } from '$core/practice';
+import { seasonOn, type SentEdit } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice, listPractices, setArchived } from '../repositories/practices';
-import { loadSurroundings } from '../repositories/surroundings';
-import { seasonOn } from '../repositories/teams';
+import { listDrills } from '../repositories/drills';
+import { listSeasons } from '../repositories/teams';
+import { loadSurroundings } from '../repositories/teamHistory';
+import { saveKit } from './saveKit';
+import { setLimits } from './setLimits';
+
 import { deleteTemplate, findTemplate } from '../repositories/templates';
 import { createPractice } from './createPractice';
 import { keepTemplate } from './keepTemplate';
@@ -26,14 +30,14 @@ const sent = (id: string, minutes: number): SentEdit => ({
 });
 const save = (revision: number, edits: SentEdit[]) =>
 	saveEdits(db, { teamId, practiceId, revision, edits });
+const surroundings = (day: string) => loadSurroundings(db, teamId, { day });
 const count = async (sql: string) =>
 	(await db.query<{ n: number }>(`select count(*)::int as n from ${sql}`)).rows[0].n;
 
 describe('the demo in the database', () => {
 	test('comes out as it went in', async () => {
-		const { drills, ...loaded } = (await loadSurroundings(db, teamId, '2027-04-06')) ?? {
-			drills: []
-		};
+		const { drills: _none, ...loaded } = (await surroundings('2027-04-06')) ?? { drills: [] };
+		const drills = await listDrills(db, teamId);
 		const { drills: shelf, ...expected } = demoSurroundings();
 		expect(loaded).toEqual(expected);
 		expect(drills).toHaveLength(shelf.length);
@@ -45,9 +49,21 @@ describe('the demo in the database', () => {
 		await db.query(`insert into person_unit values ('saltmarsh', 'p06', '2027-04-20', 'forwards')`);
 		await db.query(`insert into rating values ('saltmarsh', 'p06', 'passing', '2027-04-20', 5)`);
 		const p06 = async (day: string) =>
-			(await loadSurroundings(db, teamId, day))?.players.find(({ id }) => id === 'p06');
+			(await surroundings(day))?.players.find(({ id }) => id === 'p06');
 		expect((await p06('2027-04-06'))?.unit).toBe('midfield');
 		expect(await p06('2027-04-21')).toMatchObject({ unit: 'forwards', ratings: { passing: 5 } });
+	});
+
+	test('has kit and limits as they stood on a day', async () => {
+		const rows = [{ item: 'ball', count: 3, broken: 1 }];
+		await saveKit(db, { teamId, day: '2027-04-20', rows });
+		await setLimits(db, teamId, { day: '2027-04-21', wanted: { waterMinutes: 12 } });
+		const [before, after] = [await surroundings('2027-04-19'), await surroundings('2027-04-21')];
+		expect(before?.kit).toEqual(demoSurroundings().kit);
+		expect(after?.kit).toEqual({ ball: 2 });
+		expect(before?.limits?.waterMinutes).toBeUndefined();
+		expect(after?.limits?.waterMinutes).toBe(12);
+		expect((await surroundings('2027-04-20'))?.limits?.waterMinutes).toBeUndefined();
 	});
 
 	test('names people in one table only', async () => {
@@ -82,7 +98,7 @@ describe('the demo in the database', () => {
 			 values ($1, 'autumn', 'Autumn 2027', '2027-08-30', 10), ($1, 'old', 'Old', '2026-01-05', 4)`,
 			[teamId]
 		);
-		const seasonAt = async (day: string) => (await seasonOn(db, teamId, day))?.id;
+		const seasonAt = async (day: string) => seasonOn(await listSeasons(db, teamId), day)?.id;
 		expect(await seasonAt('2027-04-06')).toBe('spring-2027');
 		expect(await seasonAt('2027-06-06')).toBe('spring-2027');
 		expect(await seasonAt('2027-06-07')).toBe('autumn');

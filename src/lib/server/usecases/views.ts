@@ -1,4 +1,4 @@
-import type { PracticeSummary } from '$core/practice';
+import { seasonOn, type PracticeSummary } from '$core/practice';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Surroundings } from '$core/model/bundle';
 import type { Season, Team } from '$core/model/team';
@@ -10,9 +10,11 @@ import {
 	type SummedPractice
 } from '../repositories/practices';
 import { hasPlayers } from '../repositories/people';
-import { findTeam, seasonOn } from '../repositories/teams';
-import { loadSurroundings } from '../repositories/surroundings';
+import { countOnShelf, listAtHand } from '../repositories/shelf';
+import { findTeam, listSeasons } from '../repositories/teams';
+import { loadSurroundings } from '../repositories/teamHistory';
 import { listAttended } from './attendance';
+import { contextFor } from './play';
 
 /** A practice in the list of a season. */
 export interface PracticeLine extends Omit<SummedPractice, 'summary'> {
@@ -27,7 +29,12 @@ export interface Board {
 	stored: StoredPractice;
 	surroundings: Surroundings;
 	week: number;
+	/** How many drills the shelf has in all; `surroundings` has those at hand. */
+	drillsOnShelf: number;
 }
+
+/** Drills that a board has at hand from the start; it asks for others when they are looked for. */
+const DRILLS_AT_HAND = 60;
 
 /** A practice with what it is built from, or undefined where one of them is not there. */
 export async function loadBoard(
@@ -38,9 +45,31 @@ export async function loadBoard(
 	const stored = await findPractice(db, teamId, practiceId);
 	if (!stored) return undefined;
 	const { date, groundId } = stored.practice;
-	const surroundings = await loadSurroundings(db, teamId, date, groundId);
+	const { drills } = await contextFor(db, stored.practice);
+	const atHand = await listAtHand(db, teamId, DRILLS_AT_HAND);
+	const known = new Map(
+		[...atHand, ...drills].map((drill) => [`${drill.id} ${drill.revision}`, drill])
+	);
+	const asked = { day: date, groundId, drills: [...known.values()] };
+	const surroundings = await loadSurroundings(db, teamId, asked);
 	if (!surroundings) return undefined;
-	return { stored, surroundings, week: weekOf(surroundings.season, date) };
+	const week = weekOf(surroundings.season, date);
+	return { stored, surroundings, week, drillsOnShelf: await countOnShelf(db, teamId) };
+}
+
+/** A practice with what is printed of it, or undefined where one of them is not there. */
+export async function loadPaper(
+	db: Queryable,
+	teamId: string,
+	practiceId: string
+): Promise<Omit<Board, 'drillsOnShelf'> | undefined> {
+	const stored = await findPractice(db, teamId, practiceId);
+	if (!stored) return undefined;
+	const { date, groundId } = stored.practice;
+	const { drills } = await contextFor(db, stored.practice);
+	const asked = { day: date, groundId, drills };
+	const surroundings = await loadSurroundings(db, teamId, asked);
+	return surroundings && { stored, surroundings, week: weekOf(surroundings.season, date) };
 }
 
 /** How often players were in a group together before a practice; undefined where it is not there. */
@@ -63,7 +92,7 @@ export async function loadPracticeList(
 	today: string
 ): Promise<{ team: Team; season: Season; hasPlayers: boolean; lines: PracticeLine[] } | undefined> {
 	const team = await findTeam(db, teamId);
-	const season = await seasonOn(db, teamId, today);
+	const season = seasonOn(await listSeasons(db, teamId), today);
 	if (!team || !season) return undefined;
 	const lines = (await listSummed(db, teamId)).map((line) => ({
 		...line,

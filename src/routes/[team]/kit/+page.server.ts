@@ -1,8 +1,8 @@
 import { fail } from '@sveltejs/kit';
-import { reading, useDb } from '$lib/server/app';
+import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
-import { listKit } from '$lib/server/repositories/places';
+import { findKit } from '$lib/server/repositories/settings';
 import { listDrills } from '$lib/server/repositories/drills';
 import { kitAskedFor } from '$lib/server/usecases/kitAskedFor';
 import { saveKit } from '$lib/server/usecases/saveKit';
@@ -12,7 +12,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const { id, name } = await requireTeam(db, params.team);
-		const kit = await listKit(db, params.team);
+		const kit = await findKit(db, params.team, await todayOf(db, params.team));
 		return {
 			team: { id, name },
 			kit,
@@ -25,8 +25,10 @@ export const actions: Actions = {
 	default: async ({ params, request }) => {
 		const form = await request.formData();
 		const rows = jsonField(form, 'rows');
-		const saved = await saveKit(await useDb(), {
+		const db = await useDb();
+		const saved = await saveKit(db, {
 			teamId: params.team,
+			day: await todayOf(db, params.team),
 			rows,
 			...submissionOf(form)
 		});

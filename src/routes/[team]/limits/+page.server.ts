@@ -1,17 +1,18 @@
 import { error, fail } from '@sveltejs/kit';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
-import { reading, useDb } from '$lib/server/app';
-import { findLimits, findTeam } from '$lib/server/repositories/teams';
+import { reading, todayOf, useDb } from '$lib/server/app';
+import { findLimits } from '$lib/server/repositories/settings';
+import { findTeam } from '$lib/server/repositories/teams';
 import { listSports } from '$lib/server/usecases/sports';
 import { setLimits } from '$lib/server/usecases/setLimits';
-import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { stampOf, submissionOf, type Submission } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const team = await findTeam(db, params.team);
 		if (!team) error(404, 'There is no such team.');
-		const own = (await findLimits(db, params.team)) ?? {};
+		const own = await findLimits(db, params.team, await todayOf(db, params.team));
 		const sport = listSports().find(({ id }) => id === team.sport);
 		return {
 			team: { id: team.id, name: team.name },
@@ -36,15 +37,23 @@ function readForm(form: FormData): Record<string, unknown> {
 	};
 }
 
+/** Sets limits of a team from today on. */
+async function setFor(teamId: string, wanted: { wanted: Record<string, unknown> } & Submission) {
+	const db = await useDb();
+	return setLimits(db, teamId, { ...wanted, day: await todayOf(db, teamId) });
+}
+
 export const actions: Actions = {
 	save: async ({ params, request }) => {
 		const form = await request.formData();
-		const wanted = { wanted: readForm(form), ...submissionOf(form) };
-		const set = await setLimits(await useDb(), params.team as string, wanted);
+		const set = await setFor(params.team as string, {
+			wanted: readForm(form),
+			...submissionOf(form)
+		});
 		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
 	},
 	reset: async ({ params }) => {
-		const set = await setLimits(await useDb(), params.team as string, { wanted: {} });
+		const set = await setFor(params.team as string, { wanted: {} });
 		return set.ok ? { saved: true } : fail(400, { misfit: set.failure });
 	}
 };

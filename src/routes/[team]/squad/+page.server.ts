@@ -2,7 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField, textField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
-import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
@@ -10,7 +10,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const today = await todayOf(db, params.team);
-		const surroundings = await loadSurroundings(db, params.team, today);
+		const surroundings = await loadSurroundings(db, params.team, { day: today });
 		if (!surroundings) error(404, 'There is no such team.');
 		const { team, players } = surroundings;
 		return { team, players, today, stamp: stampOf(squadStored(players)) };

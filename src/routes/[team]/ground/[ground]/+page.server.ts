@@ -2,8 +2,10 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { toContext } from '$core/practice';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
+import { searchDrills } from '$lib/server/repositories/shelf';
 import { requireSurroundings } from '$lib/server/pages';
-import { listGrounds, listKit } from '$lib/server/repositories/places';
+import { listGrounds } from '$lib/server/repositories/places';
+import { findKit } from '$lib/server/repositories/settings';
 import { nextPractice } from '$lib/server/repositories/practices';
 import { removeGround, saveGround } from '$lib/server/usecases/saveGround';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
@@ -12,7 +14,8 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const today = await todayOf(db, params.team);
-		const { shelf, limits, team } = toContext(await requireSurroundings(db, params.team, today));
+		const { limits, team } = toContext(await requireSurroundings(db, params.team, today));
+		const shelf = await searchDrills(db, params.team, '');
 		const grounds = await listGrounds(db, params.team);
 		const ground = grounds.find(({ id }) => id === params.ground);
 		if (!ground) error(404, 'There is no such ground.');
@@ -22,8 +25,8 @@ export const load: PageServerLoad = ({ params }) =>
 			ground,
 			stamp: stampOf(ground),
 			grounds: grounds.map(({ id, name }) => ({ id, name })),
-			items: (await listKit(db, params.team)).map(({ item }) => item),
-			drills: shelf.map(({ id, name, group, ground: size, fixtures }) => ({
+			items: (await findKit(db, params.team, today)).map(({ item }) => item),
+			drills: shelf.map(({ drill: { id, name, group, ground: size, fixtures } }) => ({
 				id,
 				name,
 				group,

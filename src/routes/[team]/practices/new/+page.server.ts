@@ -5,7 +5,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { textField, textFields } from '$lib/server/forms';
 import { listPracticeFacts } from '$lib/server/repositories/practices';
 import { listGrounds } from '$lib/server/repositories/places';
-import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { listTemplates } from '$lib/server/repositories/templates';
 import { createPractice, findModel } from '$lib/server/usecases/createPractice';
 import { submissionOf } from '$lib/server/usecases/submission';
@@ -19,7 +19,7 @@ export const load: PageServerLoad = ({ params, url }) =>
 			template: url.searchParams.get('template') ?? undefined
 		});
 		if (!model.ok) error(404, 'There is nothing of this name to start with.');
-		const surroundings = await loadSurroundings(db, params.team, today);
+		const surroundings = await loadSurroundings(db, params.team, { day: today });
 		if (!surroundings) error(404, 'There is no such team.');
 		const { team, players, adults } = surroundings;
 		const grounds = await listGrounds(db, params.team);

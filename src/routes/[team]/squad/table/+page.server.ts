@@ -3,7 +3,7 @@ import Type from 'typebox';
 import { fail as notRead, ok, type Result } from '$core/base';
 import { reading as onSnapshot, todayOf, useDb } from '$lib/server/app';
 import { findTeam } from '$lib/server/repositories/teams';
-import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { saveSquad } from '$lib/server/usecases/saveSquad';
 import {
 	parseCsv,
@@ -79,7 +79,7 @@ type Read = { table: CsvTable; reading: CsvReading; isCorrected: boolean };
 /** What the form holds for the squad of a team, or why it is not looked at. */
 async function readForm(teamId: string, form: FormData): Promise<Result<Read, string>> {
 	const surroundings = await onSnapshot(async (db) =>
-		loadSurroundings(db, teamId, await todayOf(db, teamId))
+		loadSurroundings(db, teamId, { day: await todayOf(db, teamId) })
 	);
 	if (!surroundings) return notRead('There is no such team.');
 	const table = await tableOf(form);

@@ -1,11 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { reading } from '$lib/server/app';
-import { loadBoard } from '$lib/server/usecases/views';
+import { loadPaper } from '$lib/server/usecases/views';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
-		const board = await loadBoard(db, params.team, params.practice);
+		const board = await loadPaper(db, params.team, params.practice);
 		if (!board) error(404, 'There is no such practice.');
 		return board;
 	});

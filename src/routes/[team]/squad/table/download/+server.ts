@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
-import { loadSurroundings } from '$lib/server/repositories/surroundings';
+import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { writeSquadCsv } from '$lib/server/usecases/squadCsv';
 import type { RequestHandler } from './$types';
 
@@ -8,7 +8,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = ({ params }) =>
 	reading(async (db) => {
 		const today = await todayOf(db, params.team);
-		const surroundings = await loadSurroundings(db, params.team, today);
+		const surroundings = await loadSurroundings(db, params.team, { day: today });
 		if (!surroundings) error(404, 'There is no such team.');
 		return new Response(writeSquadCsv(surroundings.players, surroundings.team), {
 			headers: {

@@ -1,0 +1,56 @@
+import { LRUCache } from 'lru-cache';
+import type { Drill } from '$core/model/drill';
+import type { TeamHistory } from '$core/model/teamHistory';
+import type { Context, Evaluation } from '$core/practice';
+import type { LedgerRow } from '$core/season';
+import type { Queryable } from './database';
+
+/** What every practice of a team is played with. */
+export interface TeamRead {
+	/** A number that no other state of any team has. */
+	version: string;
+	history: TeamHistory;
+	/** Drills that every practice is held against. */
+	staples: Drill[];
+	/** Contexts without drills by day and ground. */
+	contexts: LRUCache<string, Context>;
+}
+
+/** A practice as it was played last. */
+export interface Played {
+	evaluation: Evaluation;
+	rows: LedgerRow[];
+}
+
+/** The same, with the number of the state that it was stored as. */
+export interface StoredPlay extends Played {
+	revision: number;
+}
+
+/**
+ * What a process keeps of a database, so as not to read or play it again. Nothing in it can be out of date:
+ * states of teams have numbers that never come again, revisions of drills never change, and a practice that
+ * was played is used only where it is the same.
+ */
+export interface Memory {
+	teams: LRUCache<string, TeamRead>;
+	/** Revisions of drills bare of ladder and words, by their number. */
+	bare: LRUCache<number, Drill>;
+	/** By team and practice. */
+	played: LRUCache<string, StoredPlay>;
+}
+
+const memories = new WeakMap<object, Memory>();
+
+/** What is kept of the database that a handle belongs to. */
+export function memoryOf({ origin }: Queryable): Memory {
+	const known = memories.get(origin);
+	if (known) return known;
+	const memory: Memory = {
+		teams: new LRUCache({ max: 20 }),
+		bare: new LRUCache({ max: 6000 }),
+		played: new LRUCache({ max: 40 })
+	};
+	memories.set(origin, memory);
+	return memory;
+}

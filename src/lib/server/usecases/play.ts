@@ -1,0 +1,46 @@
+import type { Drill } from '$core/model/drill';
+import type { Practice } from '$core/model/practice';
+import { contextOn, drillsIn, evaluate, withDrills, type Context } from '$core/practice';
+import { ledgerRows } from '$core/season';
+import type { Queryable } from '../database';
+import type { Played, TeamRead } from '../memory';
+import { listRevisionsOf } from '../repositories/drills';
+import { readTeam } from '../repositories/teamHistory';
+
+/** The context of a day and ground of a team, without drills; the same object while nothing changes. */
+function emptyContext({ history, contexts }: TeamRead, { date, groundId }: Practice): Context {
+	const key = `${date} ${groundId ?? ''}`;
+	const known = contexts.get(key);
+	if (known) return known;
+	const context = contextOn(history, { day: date, groundId });
+	if (!context) throw new Error(`Team ${history.team.id} has no season`);
+	contexts.set(key, context);
+	return context;
+}
+
+const keyOf = ({ id, revision = 1 }: Pick<Drill, 'id' | 'revision'>) => `${id}@${revision}`;
+
+/**
+ * What a practice is played with on its own day and ground: the drills that it names, at their revisions,
+ * and those that every practice is held against. Throws where its team is not there.
+ */
+export async function contextFor(
+	db: Queryable,
+	practice: Practice,
+	known: readonly Drill[] = []
+): Promise<Context> {
+	const team = await readTeam(db, practice.teamId);
+	if (!team) throw new Error(`Team ${practice.teamId} of practice ${practice.id} is not there`);
+	const have = new Map([...team.staples, ...known].map((drill) => [keyOf(drill), drill]));
+	const missing = drillsIn(practice).filter((drill) => !have.has(keyOf(drill)));
+	const read = missing.length > 0 ? await listRevisionsOf(db, practice.teamId, missing) : [];
+	const drills = new Map([...have, ...read.map((drill) => [keyOf(drill), drill] as const)]);
+	return withDrills(emptyContext(team, practice), [...drills.values()]);
+}
+
+/** Plays a practice with what its team had on that day; what `before` has in common is not played again. */
+export async function play(db: Queryable, practice: Practice, before?: Played): Promise<Played> {
+	const context = await contextFor(db, practice, before?.evaluation.context.drills);
+	const evaluation = evaluate(practice, context, before?.evaluation);
+	return { evaluation, rows: ledgerRows(evaluation) };
+}

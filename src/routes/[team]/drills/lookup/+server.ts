@@ -1,0 +1,16 @@
+import { error, json } from '@sveltejs/kit';
+import { reading } from '$lib/server/app';
+import { drillsFor, namedDrills } from '$lib/server/usecases/lookUpDrills';
+import type { RequestHandler } from './$types';
+
+/** Drills for a board that does not have them at hand: those with `words`, or the revisions that are `named`. */
+export const GET: RequestHandler = ({ params, url: { searchParams } }) =>
+	reading(async (db) => {
+		const named = searchParams.get('named');
+		const found =
+			named === null
+				? await drillsFor(db, params.team, searchParams.get('words') ?? '')
+				: await namedDrills(db, params.team, named);
+		if (!found.ok) error(400, `${found.failure.path} ${found.failure.message}`);
+		return json(found.value);
+	});
