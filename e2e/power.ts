@@ -99,11 +99,29 @@ const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resol
 /** Brings data back to the schema before the newest step, which the next start then applies again. */
 async function agedTo(data: string): Promise<void> {
 	const pglite = await openEmbedded(join(data, 'postgres'));
-	await pglite.exec(`drop function forget_summaries cascade; drop function forget_team_summaries cascade;
-		alter table practice add column held boolean not null default false;
-		update practice set held = state = 'held';
-		alter table practice drop column state, drop column summary;
-		delete from schema_step where number = 13`);
+	await pglite.exec(`drop trigger season_changed on season;
+		drop trigger team_changed on team;
+		create trigger team_changed after update on team
+			for each row execute function forget_team_summaries();
+		create or replace function forget_summaries() returns trigger language plpgsql as
+			'begin return null; end';
+		create or replace function forget_team_summaries() returns trigger language plpgsql as
+			'begin return null; end';
+		create table kit (team_id text not null references team (id) on delete cascade, item text not null,
+			count real not null, broken real not null default 0, kept text, place int not null default 0,
+			primary key (team_id, item));
+		insert into kit select team_id, item, count, coalesce(broken, 0), kept, 0
+			from dated_setting, jsonb_to_recordset(body) as k (item text, count real, broken real, kept text)
+			where what = 'kit';
+		create table limit_setting (team_id text primary key references team (id) on delete cascade,
+			body jsonb not null);
+		insert into limit_setting select team_id, body from dated_setting where what = 'limits';
+		drop table dated_setting;
+		drop index staple_drills;
+		alter table drill_revision drop column staple, drop column name, drop column asks;
+		alter table team drop column version;
+		drop sequence team_version;
+		delete from schema_step where number = 14`);
 	await pglite.close();
 }
 

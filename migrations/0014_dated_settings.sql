@@ -46,3 +46,11 @@ alter table drill_revision add column staple boolean generated always as (
 	coalesce(body ->> 'frequency' = 'daily', false) or coalesce(body ->> 'family' = 'warm-up', false)
 ) stored;
 create index staple_drills on drill_revision (team_id, drill_id) where staple;
+
+-- What lists name a drill by, and the kit that it asks for, carried or standing, on every rung.
+alter table drill_revision add column name text generated always as (body ->> 'name') stored;
+alter table drill_revision add column asks jsonb generated always as (
+	jsonb_path_query_array(body, '$.kit[*].item') || jsonb_path_query_array(body, '$.fixtures[*].item')
+	|| jsonb_path_query_array(body, '$.rungs[*].set.kit[*].item')
+	|| jsonb_path_query_array(body, '$.rungs[*].set.fixtures[*].item')
+) stored;

@@ -93,7 +93,7 @@ async function measure(size: ClubSize, demo: Uint8Array, folder: string): Promis
 	judge(`${name}: first list after the import`, performance.now() - started, 5000, 'ms');
 	// The summaries of the others are made beside other requests.
 	for (let last = ''; ;) {
-		const now = await (await fetch(`${server.url}/saltmarsh/practices/__data.json`)).text();
+		const now = await (await fetch(`${server.url}/saltmarsh/practices/__data.json?all`)).text();
 		if (now === last) break;
 		last = now;
 		await new Promise((resolve) => setTimeout(resolve, 1500));
@@ -104,6 +104,13 @@ async function measure(size: ClubSize, demo: Uint8Array, folder: string): Promis
 		judge(`${name}: ${page}, size`, opened.bytes / 1000, bytes / 1000, 'KB', false);
 	}
 	judge(`${name}: an edit`, median(await edits(server, board)), 50, 'ms');
+	judge(
+		`${name}: memory without an export`,
+		peakOf(server.process.pid as number),
+		600,
+		'MB',
+		false
+	);
 	const start = performance.now();
 	const exported = await fetch(`${server.url}/data/export`);
 	const reader = exported.body?.getReader();

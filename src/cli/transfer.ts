@@ -1,16 +1,30 @@
-import { readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { closeSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs';
 import { badInput } from '../core/base';
 import { openConfigured } from '../lib/server/app';
 import { readConfig } from '../lib/server/config';
-import { restoreFolder } from '../lib/server/database';
+import { restoreFolder, type Db } from '../lib/server/database';
 import { importSafely } from '../lib/server/usecases/importSafely';
-import { exportAll } from '../lib/server/usecases/transfer';
+import { exportAll } from '../lib/server/usecases/exportAll';
 import type { Answer } from './commands';
 
 const refuse = (path: string, message: string): Answer => ({
 	output: { error: badInput(path, message) },
 	exitCode: 2
 });
+
+/** Writes an export; gives its bytes. */
+async function exportTo(file: string, db: Db): Promise<number> {
+	// Beside its place first: a file of that name is replaced whole or not at all.
+	const part = openSync(`${file}.part`, 'w', 0o600);
+	let written = 0;
+	try {
+		await exportAll(db, (bytes) => (written += writeSync(part, bytes)));
+	} finally {
+		closeSync(part);
+	}
+	renameSync(`${file}.part`, file);
+	return written;
+}
 
 /** Exports to a file, imports one, or goes back to a copy, on a database that nobody else has open. */
 async function run(name: string, file: string): Promise<Answer> {
@@ -20,11 +34,8 @@ async function run(name: string, file: string): Promise<Answer> {
 	const database = await openConfigured(config);
 	try {
 		if (name === 'export') {
-			const bytes = await exportAll(database.db);
-			// Beside its place first: a file of that name is replaced whole or not at all.
-			writeFileSync(`${file}.part`, bytes);
-			renameSync(`${file}.part`, file);
-			return { output: { exported: file, bytes: bytes.length }, exitCode: 0 };
+			const bytes = await exportTo(file, database.db);
+			return { output: { exported: file, bytes }, exitCode: 0 };
 		}
 		const outcome = await importSafely(database, readFileSync(file));
 		if (outcome.ok) return { output: { imported: outcome.value }, exitCode: 0 };

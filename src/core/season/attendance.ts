@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { Attendance } from '../model/attendance';
 import type { Practice } from '../model/practice';
 
@@ -89,11 +90,12 @@ export function habitsOf(
 	held: readonly Pick<Practice, 'id' | 'expected' | 'adults'>[],
 	rows: readonly Attendance[]
 ): Map<string, Habit> {
-	const byPlace = new Map(rows.map((row) => [JSON.stringify([row.practice, row.person]), row]));
+	const byPerson = group(rows, ({ person }) => person);
 	return new Map(
 		people.map((person) => {
+			const own = new Map(byPerson.get(person)?.map((row) => [row.practice, row]));
 			const said = held.flatMap((practice) => {
-				const row = byPlace.get(JSON.stringify([practice.id, person]));
+				const row = own.get(practice.id);
 				return isAsked(person, practice, row) ? [row ?? null] : [];
 			});
 			const late = said.flatMap((row) => (row?.state === 'late' ? [row.minutes ?? 0] : []));

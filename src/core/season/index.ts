@@ -3,4 +3,4 @@ export { ledgerRows, type LedgerRow } from './ledger';
 export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
 export { nextFreeDay, usualOn, type PracticeFacts } from './usual';
 export { weekOf } from './week';
-export { orderByCliques, togetherOf, type Together } from './together';
+export { partOf, orderByCliques, togetherOf, type Together } from './together';

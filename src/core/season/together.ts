@@ -10,6 +10,20 @@ export interface Together {
 	pairs: Pair[];
 }
 
+/** A part of it: the rows and columns from one place on, at most so many, and the first pairs. */
+export function partOf(
+	{ ids, minutes, times, pairs }: Together,
+	{ from, most, mostPairs }: { from: number; most: number; mostPairs: number }
+): Together {
+	const within = <Item>(items: readonly Item[]) => items.slice(from, from + most);
+	return {
+		ids: within(ids),
+		minutes: within(minutes).map(within),
+		times: within(times).map(within),
+		pairs: pairs.slice(0, mostPairs)
+	};
+}
+
 /** A set of players that stays side by side, in its order. */
 type Clique = readonly number[];
 
@@ -24,28 +38,82 @@ function joined(a: Clique, b: Clique, of: number[][]): Clique {
 	return ways.reduce((best, way) => (way.meets > best.meets ? way : best)).clique;
 }
 
+/** Sets of rows of a symmetric matrix, of which the two with the highest mean between them become one. */
+class Linkage {
+	readonly #cliques: Clique[];
+	readonly #means: number[][];
+	/** Places of the sets that there are, in order. */
+	#active: number[];
+	/** By place: the later set that it has the highest mean with, the first of equals; -1 for the last. */
+	readonly #best: number[];
+
+	constructor(private readonly of: number[][]) {
+		this.#cliques = of.map((_, index) => [index]);
+		this.#means = of.map((row) => [...row]);
+		this.#active = [...of.keys()];
+		this.#best = of.map((_, place) => this.#bestOf(place));
+	}
+
+	/** The rows of the first set. */
+	get order(): number[] {
+		return [...(this.#cliques[0] ?? [])];
+	}
+
+	get isOne(): boolean {
+		return this.#active.length < 2;
+	}
+
+	/** Joins the two sets with the highest mean; of equals those that come first. */
+	join(): void {
+		const of = (place: number) => this.#means[place][this.#best[place]];
+		const from = this.#active
+			.slice(0, -1)
+			.reduce((best, place) => (of(place) > of(best) ? place : best));
+		const to = this.#best[from];
+		const [a, b] = [this.#cliques[from], this.#cliques[to]];
+		this.#cliques[from] = joined(a, b, this.of);
+		this.#active = this.#active.filter((place) => place !== to);
+		for (const k of this.#active) {
+			if (k === from) continue;
+			const sum = this.#means[from][k] * a.length + this.#means[to][k] * b.length;
+			const mean = sum / (a.length + b.length);
+			this.#means[from][k] = this.#means[k][from] = mean;
+		}
+		this.#renew(from, to);
+	}
+
+	/** Finds again who is best for whom where it may have changed. */
+	#renew(from: number, to: number): void {
+		for (const place of this.#active) {
+			const best = this.#best[place];
+			if (place === from || best === from || best === to) {
+				this.#best[place] = this.#bestOf(place);
+				continue;
+			}
+			if (place > from) continue;
+			const [now, then] = [this.#means[place][from], this.#means[place][best]];
+			if (now > then || (now === then && from < best)) this.#best[place] = from;
+		}
+	}
+
+	#bestOf(place: number): number {
+		let best = -1;
+		for (const other of this.#active) {
+			if (other <= place) continue;
+			if (best < 0 || this.#means[place][other] > this.#means[place][best]) best = other;
+		}
+		return best;
+	}
+}
+
 /**
  * An order of the rows of a symmetric matrix that shows cliques: the two sets with the highest mean are
  * joined again and again (average linkage). Gives the indices; ties keep the order given.
  */
 export function orderByCliques(of: number[][]): number[] {
-	let cliques: Clique[] = of.map((_, index) => [index]);
-	// Means between sets are kept, and put together where two sets become one.
-	let means = of.map((row) => [...row]);
-	while (cliques.length > 1) {
-		let [from, to] = [0, 1];
-		for (let i = 0; i < cliques.length; i += 1)
-			for (let j = i + 1; j < cliques.length; j += 1)
-				if (means[i][j] > means[from][to]) [from, to] = [i, j];
-		const [a, b] = [cliques[from], cliques[to]];
-		const all = a.length + b.length;
-		const mean = means[from].map((value, k) => (value * a.length + means[to][k] * b.length) / all);
-		means[from] = mean;
-		for (const [k, value] of mean.entries()) means[k][from] = value;
-		means = means.toSpliced(to, 1).map((row) => row.toSpliced(to, 1));
-		cliques = cliques.with(from, joined(a, b, of)).toSpliced(to, 1);
-	}
-	return [...(cliques[0] ?? [])];
+	const linkage = new Linkage(of);
+	while (!linkage.isOne) linkage.join();
+	return linkage.order;
 }
 
 /** Who of a squad was with whom, ordered so that cliques show, with every pair from the least met on. */

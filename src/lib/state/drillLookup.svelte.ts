@@ -14,7 +14,7 @@ export class DrillLookup {
 	/** Whether the server did not answer the last time. */
 	isAway = $state(false);
 	/** What was asked already. */
-	readonly #asked = new Set<string>();
+	#asked: readonly string[] = [];
 
 	constructor(
 		private readonly url: string,
@@ -36,11 +36,11 @@ export class DrillLookup {
 	}
 
 	async #ask(query: string): Promise<void> {
-		if (this.#asked.has(query)) return;
-		this.#asked.add(query);
+		if (this.#asked.includes(query)) return;
+		this.#asked = [...this.#asked, query];
 		const answer = await fetch(`${this.url}?${query}`).catch(() => null);
 		this.isAway = !answer?.ok;
 		if (answer?.ok) this.learner.learn(await answer.json());
-		else this.#asked.delete(query);
+		else this.#asked = this.#asked.filter((each) => each !== query);
 	}
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { max } from 'd3-array';
+	import { path } from 'd3-path';
 	import { scaleSqrt } from 'd3-scale';
 	import { arrowStep } from '../drag/arrows';
 	import type { Together } from '$core/season';
@@ -20,6 +21,25 @@
 	const most = $derived(max(minutes.flat()) || 1);
 	/** Side of a square, so that its area goes with the minutes. */
 	const side = $derived(scaleSqrt([0, most], [0, CELL - 3]));
+	/** All squares of a kind as one path: a large squad has thousands. */
+	const squares = $derived.by(() => {
+		const [self, cell, never, met] = [path(), path(), path(), path()];
+		for (const row of ids.keys())
+			for (const column of ids.keys()) {
+				const [x, y] = [NAMES + column * CELL, HEAD + row * CELL];
+				(row === column ? self : cell).rect(x, y, CELL - 1, CELL - 1);
+				if (row === column) continue;
+				const length = Math.round(side(minutes[row][column]) * 10) / 10;
+				const inset = (CELL - 1 - length) / 2;
+				if (times[row][column] > 0) met.rect(x + inset, y + inset, length, length);
+				else {
+					const middle = CELL / 2 - 0.5;
+					never.moveTo(x + middle + 3, y + middle);
+					never.arc(x + middle, y + middle, 3, 0, 2 * Math.PI);
+				}
+			}
+		return { self: `${self}`, cell: `${cell}`, never: `${never}`, met: `${met}` };
+	});
 	const words = $derived.by(() => {
 		if (!marked) return 'Point at a square, or go through them with the arrow keys.';
 		const [row, column] = marked;
@@ -61,6 +81,10 @@
 		onpointerleave={() => (marked = null)}
 		onkeydown={step}
 	>
+		<path class="self" d={squares.self} />
+		<path class="cell" d={squares.cell} />
+		<path class="never" d={squares.never} />
+		<path class="met" d={squares.met} />
 		{#each ids as id, row (id)}
 			<text
 				class="name"
@@ -74,27 +98,6 @@
 				x={NAMES + row * CELL + CELL / 2}
 				y={HEAD - 8}>{nameOf(id).short}</text
 			>
-			{#each ids as other, column (other)}
-				{@const x = NAMES + column * CELL}
-				{@const y = HEAD + row * CELL}
-				{#if row === column}
-					<rect class="self" {x} {y} width={CELL - 1} height={CELL - 1} />
-				{:else}
-					{@const length = side(minutes[row][column])}
-					<rect class="cell" {x} {y} width={CELL - 1} height={CELL - 1} />
-					{#if times[row][column] === 0}
-						<circle class="never" cx={x + CELL / 2 - 0.5} cy={y + CELL / 2 - 0.5} r="3" />
-					{:else}
-						<rect
-							class="met"
-							x={x + (CELL - 1 - length) / 2}
-							y={y + (CELL - 1 - length) / 2}
-							width={length}
-							height={length}
-						/>
-					{/if}
-				{/if}
-			{/each}
 		{/each}
 		{#if marked}
 			<rect

@@ -114,12 +114,13 @@ export async function listUses(db: Queryable, teamId: string, id: string): Promi
 			count(distinct player_id)::int as players, avg(turns)::float as turns,
 			avg(seconds)::float / 60 as minutes,
 			coalesce(array_agg(distinct rung) filter (where rung is not null), '{}') as rungs
-		 from (select practice_id, date, player_id, state = 'done' as is_done, max(rung) as rung,
+		 from (select practice_id, l.date, player_id, l.state = 'done' as is_done, max(rung) as rung,
 				max(turns) as turns, sum(seconds) as seconds
-			from ledger where team_id = $1 and drill_id = $2
-				and (state = 'done' or not exists (select 1 from ledger d where d.team_id = ledger.team_id
-					and d.practice_id = ledger.practice_id and d.state = 'done'))
-			group by practice_id, date, player_id, state) as own
+			from ledger l
+			join practice p on p.team_id = l.team_id and p.id = l.practice_id
+				and l.state = case p.state when 'held' then 'done' else 'planned' end
+			where l.team_id = $1 and l.drill_id = $2
+			group by practice_id, l.date, player_id, l.state) as own
 		 group by practice_id, date order by date desc limit 30`,
 		[teamId, id]
 	);
@@ -149,6 +150,25 @@ export async function listNewest(
 		[teamId, ids]
 	);
 	return rows.map(({ body }) => body);
+}
+
+/** Drills that are read at once where all are read. */
+const AT_ONCE = 100;
+
+/** Every revision of a team's drills, by id and number; some are read at once. */
+export async function* eachDrill(db: Queryable, teamId: string): AsyncGenerator<Drill> {
+	for (let last: { id: string; revision: number } | undefined; ;) {
+		const { rows } = await db.query<{ body: Drill }>(
+			`select body from drill_revision
+			 where team_id = $1 and ($2::text is null or (drill_id, revision) > ($2, $3::int))
+			 order by drill_id, revision limit $4`,
+			[teamId, last?.id ?? null, last?.revision ?? null, AT_ONCE]
+		);
+		for (const { body } of rows) yield body;
+		const body = rows.at(-1)?.body;
+		if (!body || rows.length < AT_ONCE) return;
+		last = { id: body.id, revision: body.revision ?? 1 };
+	}
 }
 
 /** These revisions of a team's drills, as far as they are there. */

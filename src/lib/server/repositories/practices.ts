@@ -61,6 +61,25 @@ export async function listPractices(db: Queryable, teamId: string): Promise<List
 	}));
 }
 
+/** A practice with those who are planned with, without its periods. */
+export type ComingPractice = Pick<
+	Practice,
+	'id' | 'date' | 'start' | 'expected' | 'adults' | 'late'
+> & { isDone: boolean };
+
+/** Who is planned with at the practices of a team that are not archived, in order of time. */
+export async function listComing(db: Queryable, teamId: string): Promise<ComingPractice[]> {
+	const { rows } = await db.query<
+		Omit<ComingPractice, 'late'> & { late: ComingPractice['late'] | null }
+	>(
+		`select id, date::text as date, start, body -> 'expected' as expected, body -> 'adults' as adults,
+			body -> 'late' as late, state = 'held' as "isDone"
+		 from practice where team_id = $1 and not archived order by practice.date, start, id`,
+		[teamId]
+	);
+	return rows.map(({ late, ...practice }) => ({ ...practice, ...(late && { late }) }));
+}
+
 /** A practice in a list without its document. */
 export interface SummedPractice {
 	id: string;
@@ -73,15 +92,28 @@ export interface SummedPractice {
 	summary: PracticeSummary | null;
 }
 
-/** All practices of a team as lists show them, in order of time. */
-export async function listSummed(db: Queryable, teamId: string): Promise<SummedPractice[]> {
+/** The newest practices of a team as lists show them, `most` at most, in order of time. */
+export async function listSummed(
+	db: Queryable,
+	teamId: string,
+	most: number = Infinity
+): Promise<SummedPractice[]> {
 	const { rows } = await db.query<SummedPractice>(
 		`select id, date::text as date, start, body ->> 'place' as place, state,
 			archived as "isArchived", summary
-		 from practice where team_id = $1 order by practice.date, start, id`,
+		 from practice where team_id = $1 order by practice.date desc, start desc, id desc limit $2`,
+		[teamId, Number.isFinite(most) ? most : null]
+	);
+	return rows.reverse();
+}
+
+/** How many practices a team has, those archived too. */
+export async function countPractices(db: Queryable, teamId: string): Promise<number> {
+	const { rows } = await db.query<{ count: number }>(
+		'select count(*)::int as count from practice where team_id = $1',
 		[teamId]
 	);
-	return rows;
+	return rows[0].count;
 }
 
 /** Practices of a team that have no summary, the latest days first, and how many there are beside them. */

@@ -143,3 +143,17 @@ export async function countOnShelf(db: Queryable, teamId: string): Promise<numbe
 	);
 	return rows[0].count;
 }
+
+/** Names of the drills on a team's shelf that ask for each piece of kit, carried or standing, on any rung. */
+export async function kitAskedFor(
+	db: Queryable,
+	teamId: string
+): Promise<Record<string, string[]>> {
+	const { rows } = await db.query<{ item: string; names: string[] }>(
+		`select asked.item, array_agg(distinct d.name) as names
+		 from drill_revision d, jsonb_array_elements_text(d.asks) as asked (item)
+		 where team_id = $1 and ${ON_SHELF} group by asked.item order by asked.item`,
+		[teamId]
+	);
+	return Object.fromEntries(rows.map(({ item, names }) => [item, names]));
+}

@@ -6,17 +6,16 @@ import type {
 } from '$core/model/exportFiles';
 import type { AttendanceFile } from '$core/model/attendance';
 import type { Drill } from '$core/model/drill';
-import type { Practice, Template } from '$core/model/practice';
-import { peopleIn } from '$core/practice';
+import type { Template } from '$core/model/practice';
 import type { Team } from '$core/model/team';
 import { ALWAYS } from '$core/model/teamHistory';
 import type { Queryable } from '../database';
-import { insertTemplate, listTemplates } from './templates';
+import { insertTemplate } from './templates';
 import { readPeople } from './people';
 import { insertGround, listGrounds } from './places';
 import { listSettings, saveSetting } from './settings';
-import { insertAttendance, listAttendance } from './attendance';
-import { listArchived, listDrills, setDrillArchived } from './drills';
+import { insertAttendance } from './attendance';
+import { listArchived, setDrillArchived } from './drills';
 import { findTeam, insertTeam, listSeasons } from './teams';
 
 /** All of one team, as it goes into an export. */
@@ -29,7 +28,8 @@ export interface WholeTeam {
 	attendance: AttendanceFile;
 }
 
-async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
+/** Who and what a team has, as an export says it; the team must be there. */
+export async function readExportTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
 	const [kit, ...kitFrom] = await listSettings(db, teamId, 'kit');
 	const [limits, ...limitsFrom] = await listSettings(db, teamId, 'limits');
 	const archivedDrills = (await listArchived(db, teamId)).map(({ id }) => id);
@@ -48,38 +48,40 @@ async function readTeam(db: Queryable, teamId: string): Promise<ExportTeam> {
 	};
 }
 
-/** People whom documents speak of and who are not there any more, in the order of their ids. */
-function goneFrom({ people }: ExportTeam, documents: readonly (Practice | Template)[]): string[] {
-	const here = new Set(people.map(({ id }) => id));
-	return [...new Set(documents.flatMap(peopleIn))].filter((id) => !here.has(id)).sort();
+/** Practices, and drills, that are read at once where all are read. */
+const AT_ONCE = 25;
+
+/** Every practice of a team, in order of time; a few are read at once. */
+export async function* eachPractice(db: Queryable, teamId: string): AsyncGenerator<ExportPractice> {
+	const { rows: ids } = await db.query<{ id: string }>(
+		'select id from practice where team_id = $1 order by date, start, id',
+		[teamId]
+	);
+	for (let k = 0; k < ids.length; k += AT_ONCE) {
+		const { rows } = await db.query<Omit<ExportPractice, 'format'>>(
+			`select revision, archived, state, body as practice from practice
+			 where team_id = $1 and id = any($2::text[]) order by date, start, id`,
+			[teamId, ids.slice(k, k + AT_ONCE).map(({ id }) => id)]
+		);
+		for (const row of rows) yield { format: 'fieldplan/stored-practice@1', ...row };
+	}
 }
 
-/** All of a team, in an order that does not change. The team must be there. */
-export async function readWholeTeam(db: Queryable, teamId: string): Promise<WholeTeam> {
-	const practices = await db.query<Omit<ExportPractice, 'format'>>(
-		`select revision, archived, state, body as practice from practice
-		 where team_id = $1 order by date, start, id`,
-		[teamId]
+/**
+ * The ledger rows of a practice as JSON, a row a line with commas between, in an order that does not change;
+ * empty where there are none. As text from the database: thousands of rows one by one take several times as long.
+ */
+export async function ledgerText(db: Queryable, teamId: string, practice: string): Promise<string> {
+	const { rows } = await db.query<{ text: string | null }>(
+		`select string_agg(json_build_object('practice', practice_id, 'period', period_id,
+			'block', block_id, 'drill', drill_id, 'revision', drill_revision, 'rung', rung,
+			'player', player_id, 'unit', unit, 'date', date::text, 'skill', skill, 'focus', focus,
+			'seconds', seconds, 'activeSeconds', active_seconds, 'turns', turns, 'state', state)::text,
+			E',\\n' order by state, block_id, player_id, skill, focus, period_id) as text
+		 from ledger where team_id = $1 and practice_id = $2`,
+		[teamId, practice]
 	);
-	const ledger = await db.query<ExportLedger['rows'][number]>(
-		`select practice_id as practice, period_id as period, block_id as block, drill_id as drill,
-			drill_revision as revision, rung, player_id as player, unit, date::text as date, skill, focus,
-			seconds, active_seconds as "activeSeconds", turns, state
-		 from ledger where team_id = $1
-		 order by date, practice_id, state, block_id, player_id, skill, focus, period_id`,
-		[teamId]
-	);
-	const team = await readTeam(db, teamId);
-	const templates = await listTemplates(db, teamId);
-	const gone = goneFrom(team, [...practices.rows.map(({ practice }) => practice), ...templates]);
-	return {
-		team: { ...team, ...(gone.length > 0 && { gone }) },
-		drills: await listDrills(db, teamId),
-		practices: practices.rows.map((row) => ({ format: 'fieldplan/stored-practice@1', ...row })),
-		templates,
-		ledger: { format: 'fieldplan/ledger@1', rows: ledger.rows },
-		attendance: { format: 'fieldplan/attendance@1', rows: await listAttendance(db, teamId) }
-	};
+	return rows[0].text ?? '';
 }
 
 const json = JSON.stringify;

@@ -14,6 +14,7 @@ import { listAdultIds } from '../repositories/people';
 import {
 	findPractice,
 	isHeld,
+	listComing,
 	listPractices,
 	lockPractice,
 	replaceLedger,
@@ -104,16 +105,16 @@ export async function loadAttendance(
 	const { season, players, adults, team } = surroundings;
 	const rows = await listAttendance(db, teamId);
 	const of = byPractice(rows);
-	const listed = (await listPractices(db, teamId)).filter(({ isArchived }) => !isArchived);
+	const listed = await listComing(db, teamId);
 	const shown = week ?? weekOf(season, today);
-	const held = listed.filter(({ isDone }) => isDone).map(({ practice }) => practice);
+	const held = listed.filter(({ isDone }) => isDone);
 	const people = [...players, ...adults].map(({ id }) => id);
 	return {
 		week: shown,
 		weeks: season.weeks,
 		practices: listed
-			.filter(({ practice }) => weekOf(season, practice.date) === shown)
-			.map(({ practice, isDone }) => {
+			.filter(({ date }) => weekOf(season, date) === shown)
+			.map(({ isDone, ...practice }) => {
 				const { id, date, start } = practice;
 				const coming = comingTo(people, { practice, isHeld: isDone }, of.get(id) ?? NO_ROWS);
 				return { id, date, start, isHeld: isDone, said: Object.fromEntries(coming) };

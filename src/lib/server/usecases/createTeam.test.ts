@@ -9,7 +9,8 @@ import { loadSurroundings } from '../repositories/teamHistory';
 import { createTeam, readPlayers } from './createTeam';
 import { seedDemo } from './seedDemo';
 import { listSports } from './sports';
-import { exportAll, importAll } from './transfer';
+import { exported as exportAll } from '../../../../tests/support/exported';
+import { importAll } from './importAll';
 import { loadBoard } from './views';
 
 const today = '2027-04-06';

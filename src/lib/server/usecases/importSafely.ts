@@ -1,7 +1,7 @@
 import type { Result } from '$core/base';
 import type { Misfit } from '../../../doors';
 import type { OpenDatabase } from '../database';
-import { importAll, type Imported } from './transfer';
+import { importAll, type Imported } from './importAll';
 
 /**
  * Imports a file: what is there is backed up first, and the disk has all of it when it is answered. A file

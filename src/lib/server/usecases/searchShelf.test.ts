@@ -11,7 +11,8 @@ import {
 	listUses,
 	setDrillArchived
 } from '../repositories/drills';
-import { readWholeTeam, writeWholeTeam } from '../repositories/wholeTeam';
+import { exported } from '../../../../tests/support/exported';
+import { importAll } from './importAll';
 import { loadSurroundings } from '../repositories/teamHistory';
 import { loadDrillPage, loadHere } from './drillPage';
 import { searchShelf } from './searchShelf';
@@ -99,9 +100,9 @@ describe('the shelf', () => {
 		expect(context.shelf.map(({ id }) => id)).not.toContain('tide-lines');
 		expect(drillOf(context, { id: 'tide-lines', revision: 1 })?.name).toBe('Tide lines');
 		expect((await loadDrillPage(db, teamId, { id: 'tide-lines', today }))?.isArchived).toBe(true);
-		const whole = await readWholeTeam(db, teamId);
+		const file = await exported(db);
 		await db.query('delete from team where id = $1', [teamId]);
-		await writeWholeTeam(db, whole);
+		expect(await importAll(db, file)).toMatchObject({ ok: true });
 		expect(await listArchived(db, teamId)).toHaveLength(1);
 		await setDrillArchived(db, teamId, { id: 'tide-lines', archived: false });
 		expect(await ids()).toContain('tide-lines');

@@ -7,7 +7,7 @@ import { deletePerson } from '../repositories/people';
 import { loadSurroundings } from '../repositories/teamHistory';
 import { saveSquad } from './saveSquad';
 import { parseCsv, readSquadTable, writeSquadCsv } from './squadCsv';
-import { exportAll } from './transfer';
+import { exported as exportAll } from '../../../../tests/support/exported';
 import { strFromU8, unzipSync } from 'fflate';
 
 const teamId = 'saltmarsh';

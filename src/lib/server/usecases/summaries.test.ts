@@ -29,7 +29,7 @@ const summaryOfToday = async () =>
 test('list, board, paper and ledger say of every practice of every team what its own day and ground say', async () => {
 	db = await demoDb(demoTeams());
 	for (const team of demoTeams()) {
-		const list = await loadPracticeList(db, team, today);
+		const list = await loadPracticeList(db, team, { today });
 		const context = demoContext(team);
 		for (const practice of demoPractices(team)) {
 			const evaluation = evaluate(practice, context);
@@ -94,7 +94,7 @@ describe('what changes under a practice', () => {
 		expect(await summaryOfToday()).toMatchObject({ warnings: 3 });
 		await waterEach(60);
 		await freshenSummaries(db, teamId, async () => true);
-		const list = await loadPracticeList(db, teamId, today);
+		const list = await loadPracticeList(db, teamId, { today });
 		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
 	});
 

@@ -79,7 +79,7 @@ describe('the demo in the database', () => {
 	});
 
 	test('is listed by week with its figures, and shown to no other team', async () => {
-		const list = await loadPracticeList(db, teamId, practiceId);
+		const list = await loadPracticeList(db, teamId, { today: practiceId });
 		expect(list?.lines).toHaveLength(11);
 		expect(list?.lines.filter(({ state }) => state === 'held').map(({ week }) => week)).toEqual([
 			1, 1, 2, 2, 3, 3, 4, 4, 5, 5

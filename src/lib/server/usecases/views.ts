@@ -4,6 +4,7 @@ import type { Surroundings } from '$core/model/bundle';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
 import {
+	countPractices,
 	findPractice,
 	listSummed,
 	type StoredPractice,
@@ -24,6 +25,20 @@ export interface PracticeLine extends Omit<SummedPractice, 'summary'> {
 	summary: PracticeSummary | null;
 }
 
+/** The practices of a team as they are listed. */
+export interface PracticeList {
+	team: Team;
+	season: Season;
+	hasPlayers: boolean;
+	/** In order of time: all of them, or the newest. */
+	lines: PracticeLine[];
+	/** How many there are in all. */
+	count: number;
+}
+
+/** Practices that are listed at first: a season of most teams. */
+const MOST_LISTED = 60;
+
 /** What a board is drawn from. */
 export interface Board {
 	stored: StoredPractice;
@@ -34,7 +49,7 @@ export interface Board {
 }
 
 /** Drills that a board has at hand from the start; it asks for others when they are looked for. */
-const DRILLS_AT_HAND = 60;
+const DRILLS_AT_HAND = 40;
 
 /** A practice with what it is built from, or undefined where one of them is not there. */
 export async function loadBoard(
@@ -89,14 +104,16 @@ export async function loadMeetings(
 export async function loadPracticeList(
 	db: Queryable,
 	teamId: string,
-	today: string
-): Promise<{ team: Team; season: Season; hasPlayers: boolean; lines: PracticeLine[] } | undefined> {
+	{ today, isAll = false }: { today: string; isAll?: boolean }
+): Promise<PracticeList | undefined> {
 	const team = await findTeam(db, teamId);
 	const season = seasonOn(await listSeasons(db, teamId), today);
 	if (!team || !season) return undefined;
-	const lines = (await listSummed(db, teamId)).map((line) => ({
+	const listed = await listSummed(db, teamId, isAll ? Infinity : MOST_LISTED);
+	const count = await countPractices(db, teamId);
+	const lines = listed.map((line) => ({
 		...line,
 		week: weekOf(season, line.date)
 	}));
-	return { team, season, hasPlayers: await hasPlayers(db, teamId), lines };
+	return { team, season, hasPlayers: await hasPlayers(db, teamId), lines, count };
 }

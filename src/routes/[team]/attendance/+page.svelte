@@ -14,6 +14,7 @@
 	} from '$lib/components/attendance/week';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
+	import InBrowser from '$lib/components/page/InBrowser.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
@@ -85,15 +86,17 @@
 		</p>
 	{:else}
 		{#each [{ heading: 'Players', people: players }, { heading: 'Adults', people: adults }] as { heading, people } (heading)}
-			<AttendanceTable
-				{heading}
-				{people}
-				practices={data.practices}
-				saidOf={(at) => saidAt(data.practices, changes, at)}
-				habits={data.habits}
-				{fault}
-				onsay={(at, set) => (changes = saying(data.practices, changes, { at, set }))}
-			/>
+			<InBrowser
+				><AttendanceTable
+					{heading}
+					{people}
+					practices={data.practices}
+					saidOf={(at) => saidAt(data.practices, changes, at)}
+					habits={data.habits}
+					{fault}
+					onsay={(at, set) => (changes = saying(data.practices, changes, { at, set }))}
+				/></InBrowser
+			>
 		{/each}
 		<DraftForm {draft} bind:form={sheet} class="attendance">
 			<input type="hidden" name="sent" value={JSON.stringify(sent)} />

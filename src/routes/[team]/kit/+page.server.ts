@@ -3,8 +3,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
 import { findKit } from '$lib/server/repositories/settings';
-import { listDrills } from '$lib/server/repositories/drills';
-import { kitAskedFor } from '$lib/server/usecases/kitAskedFor';
+import { kitAskedFor } from '$lib/server/repositories/shelf';
 import { saveKit } from '$lib/server/usecases/saveKit';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
@@ -17,7 +16,7 @@ export const load: PageServerLoad = ({ params }) =>
 			team: { id, name },
 			kit,
 			stamp: stampOf(kit),
-			asked: kitAskedFor(await listDrills(db, params.team))
+			asked: await kitAskedFor(db, params.team)
 		};
 	});
 

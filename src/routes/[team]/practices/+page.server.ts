@@ -6,12 +6,15 @@ import { freshenSummaries } from '$lib/server/usecases/summaries';
 import { loadPracticeList } from '$lib/server/usecases/views';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, url }) => {
 	const canStore = async () => (await troubleToStore()) === null;
 	await freshenSummaries(await useDb(), params.team, canStore);
 	return reading(async (db) => {
 		const today = await todayOf(db, params.team);
-		const list = await loadPracticeList(db, params.team, today);
+		const list = await loadPracticeList(db, params.team, {
+			today,
+			isAll: url.searchParams.has('all')
+		});
 		if (!list) error(404, 'There is no such team.');
 		const { team, ...shown } = list;
 		return { team: { id: team.id, name: team.name }, today, ...shown };

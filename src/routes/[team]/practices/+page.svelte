@@ -99,6 +99,9 @@
 			minutes, and who comes.
 		</p>
 	{/each}
+	{#if data.lines.length < data.count}
+		<p><a href="?all" data-sveltekit-noscroll>{w(`Show all ${data.count} practices`)}</a></p>
+	{/if}
 	{#if archived > 0}
 		<button class="link" onclick={() => (showsArchived = !showsArchived)}>
 			{showsArchived ? 'Hide' : 'Show'}

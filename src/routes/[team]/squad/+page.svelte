@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button, Modal, TextArea } from 'carbon-components-svelte';
+	import InBrowser from '$lib/components/page/InBrowser.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
@@ -57,19 +58,21 @@
 		>
 		<Button size="small" kind="tertiary" on:click={squad.add}>{w('Add a player')}</Button>
 	{/snippet}
-	<RowsForm
-		table={squad}
-		{columns}
-		stamp={data.stamp}
-		answer={form}
-		action="?/save"
-		save="Save the squad"
-		empty="Nobody is here yet. Paste the list that you have, or add players one by one."
-		nameOf={({ name }) => name}
-		linkOf={({ id }) =>
-			id ? { href: `/${data.team.id}/squad/${encodeURIComponent(id)}`, text: 'Page' } : null}
-		onremove={remove}
-	/>
+	<InBrowser
+		><RowsForm
+			table={squad}
+			{columns}
+			stamp={data.stamp}
+			answer={form}
+			action="?/save"
+			save="Save the squad"
+			empty="Nobody is here yet. Paste the list that you have, or add players one by one."
+			nameOf={({ name }) => name}
+			linkOf={({ id }) =>
+				id ? { href: `/${data.team.id}/squad/${encodeURIComponent(id)}`, text: 'Page' } : null}
+			onremove={remove}
+		/></InBrowser
+	>
 </Page>
 
 {#if leaving}

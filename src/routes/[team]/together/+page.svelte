@@ -7,9 +7,6 @@
 	let { data }: { data: PageData } = $props();
 
 	const w = useWording();
-	const NAMED = 12;
-	let isWhole = $state(false);
-
 	const byId = $derived(new Map(data.players.map((player) => [player.id, player])));
 	function nameOf(id: string) {
 		const player = byId.get(id);
@@ -18,9 +15,14 @@
 			short: player?.number === undefined ? (player?.name ?? id).slice(0, 2) : String(player.number)
 		};
 	}
-	const { pairs } = $derived(data.together);
-	const never = $derived(pairs.filter(({ times }) => times === 0).length);
-	const shown = $derived(isWhole ? pairs : pairs.slice(0, NAMED));
+	const shown = $derived(data.together.pairs);
+	/** The address of a part of the matrix, with all pairs or the first ones. */
+	const pageOf = (part: number, isWhole: boolean) =>
+		`?${new URLSearchParams({ part: String(part), ...(isWhole && { all: '' }) })}`;
+	const tableSize = $derived(
+		data.pairs > data.mostPairs ? `The ${data.mostPairs} least met` : `All ${data.pairs}`
+	);
+	const parts = $derived(Array.from({ length: data.parts }, (_, k) => k + 1));
 	const intro = $derived(
 		`${data.held} practices were held. A square is larger the more minutes two were in a group together; who worked together most stands side by side; a ring has never met.`
 	);
@@ -34,9 +36,23 @@
 		</p>
 	{:else}
 		<div class="columns">
-			<div class="matrix"><Matrix together={data.together} {nameOf} /></div>
+			<div class="matrix">
+				{#if data.parts > 1}
+					<nav aria-label={w('Parts of the squad')}>
+						{w('The squad in parts, who worked together most in one:')}
+						{#each parts as part (part)}
+							<a
+								href={pageOf(part, data.isWhole)}
+								aria-current={part === data.part ? 'page' : undefined}
+								data-sveltekit-noscroll>{part}</a
+							>
+						{/each}
+					</nav>
+				{/if}
+				<Matrix together={data.together} {nameOf} />
+			</div>
 			<section>
-				<h2>Least met: {never} of {pairs.length} pairs never</h2>
+				<h2>Least met: {data.never} of {data.pairs} pairs never</h2>
 				<table>
 					<thead>
 						<tr>
@@ -55,10 +71,10 @@
 						{/each}
 					</tbody>
 				</table>
-				{#if pairs.length > NAMED}
-					<button class="link" onclick={() => (isWhole = !isWhole)}>
-						{isWhole ? `Only the ${NAMED} least met` : `All ${pairs.length} pairs as a table`}
-					</button>
+				{#if data.pairs > shown.length || data.isWhole}
+					<a class="link" href={pageOf(data.part, !data.isWhole)} data-sveltekit-noscroll>
+						{data.isWhole ? 'Only the least met' : `${tableSize} pairs as a table`}
+					</a>
 				{/if}
 				<p>{w('Groups of the kind "fresh" on the board put these together first.')}</p>
 			</section>
@@ -75,6 +91,22 @@
 	}
 	.matrix {
 		min-width: 0;
+	}
+	nav {
+		font-size: 13.5px;
+		padding-bottom: 8px;
+	}
+	nav a {
+		display: inline-block;
+		min-width: 28px;
+		padding: 4px 6px;
+		text-align: center;
+		color: var(--action);
+		font-weight: 600;
+	}
+	nav a[aria-current] {
+		background: var(--ink);
+		color: var(--chalk);
 	}
 	h2 {
 		font-size: 15px;

@@ -4,7 +4,8 @@ import { demoDb } from '../../../../tests/support/database';
 import type { Db } from '../database';
 import { demoTeams } from './seedDemo';
 import { keepTemplate } from './keepTemplate';
-import { exportAll, importAll } from './transfer';
+import { exported as exportAll } from '../../../../tests/support/exported';
+import { importAll } from './importAll';
 
 let db: Db;
 let exported: Uint8Array;

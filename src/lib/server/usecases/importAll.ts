@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strFromU8, unzipSync } from 'fflate';
 import type { Static, TSchema } from 'typebox';
 import { AttendanceFile } from '$core/model/attendance';
 import { Drill } from '$core/model/drill';
@@ -11,40 +11,12 @@ import { fail, ok, type Result } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { listTeams } from '../repositories/teams';
-import { readWholeTeam, writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
+import { writeWholeTeam, type WholeTeam } from '../repositories/wholeTeam';
 import { PAGES } from './slug';
 
 /** The most that a file to import may hold once it is unpacked. */
 const MOST_BYTES = 64_000_000;
 const MOST_FILES = 20_000;
-
-/** Zip files carry times; always the same one makes the same data the same bytes. */
-const SAME_TIME = new Date(1990, 0, 1);
-
-const pretty = (value: unknown) => strToU8(`${JSON.stringify(value, null, '\t')}\n`);
-const safe = (id: string) => encodeURIComponent(id);
-
-/** Everything that is stored, as one zip of open-format JSON. The same data gives the same bytes. */
-export async function exportAll(db: Db): Promise<Uint8Array> {
-	const files: Zippable = { 'fieldplan.json': pretty({ format: 'fieldplan/export@1' }) };
-	await db.snapshot(async (tx) => {
-		for (const { id } of await listTeams(tx)) {
-			const whole = await readWholeTeam(tx, id);
-			const { team, drills, practices, templates, ledger, attendance } = whole;
-			const folder = `teams/${safe(id)}`;
-			files[`${folder}/team.json`] = pretty(team);
-			files[`${folder}/ledger.json`] = pretty(ledger);
-			files[`${folder}/attendance.json`] = pretty(attendance);
-			for (const drill of drills)
-				files[`${folder}/drills/${safe(drill.id)}@${drill.revision ?? 1}.json`] = pretty(drill);
-			for (const stored of practices)
-				files[`${folder}/practices/${safe(stored.practice.id)}.json`] = pretty(stored);
-			for (const template of templates)
-				files[`${folder}/templates/${safe(template.id)}.json`] = pretty(template);
-		}
-	});
-	return zipSync(files, { mtime: SAME_TIME, level: 6 });
-}
 
 /** A file that was refused; thrown to leave everything as it was. */
 class Refused extends Error {
@@ -168,7 +140,10 @@ function refuseKnown(teams: readonly WholeTeam[], known: readonly { id: string }
 	for (const { team } of teams) {
 		const { id, name } = team.team;
 		if (here.has(id))
-			refuse(`teams/${safe(id)}`, `the team "${name}" is here already; nothing was imported`);
+			refuse(
+				`teams/${encodeURIComponent(id)}`,
+				`the team "${name}" is here already; nothing was imported`
+			);
 		here.add(id);
 	}
 }
