@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { startServer, type Server } from '../../e2e/server';
 import { startPostgres } from '../../tests/support/postgresServer';
 import { clubFile } from './clubFile';
-import { judge, report } from './report';
+import { report } from './report';
 
 const SIZE = { practices: 50, drills: 100, players: 50 };
 const CLIENTS = [1, 10, 50];

@@ -12,8 +12,12 @@ export interface TeamRead {
 	history: TeamHistory;
 	/** Drills that every practice is held against. */
 	staples: Drill[];
+	/** How many drills there are on the shelf. */
+	onShelf: number;
 	/** Contexts without drills by day and ground. */
 	contexts: LRUCache<string, Context>;
+	/** Drills by `id@revision`, of the practices that were played. */
+	named: LRUCache<string, Drill>;
 }
 
 /** A practice as it was played last. */
@@ -34,8 +38,12 @@ export interface StoredPlay extends Played {
  */
 export interface Memory {
 	teams: LRUCache<string, TeamRead>;
-	/** Revisions of drills bare of ladder and words, by their number. */
+	/** Revisions of drills by their number. */
+	drills: LRUCache<number, Drill>;
+	/** The same bare of ladder and words. */
 	bare: LRUCache<number, Drill>;
+	/** Drills that boards of a team have at hand, by the team's version; good for a minute, since uses change. */
+	atHand: LRUCache<string, Drill[]>;
 	/** By team and practice. */
 	played: LRUCache<string, StoredPlay>;
 }
@@ -48,7 +56,9 @@ export function memoryOf({ origin }: Queryable): Memory {
 	if (known) return known;
 	const memory: Memory = {
 		teams: new LRUCache({ max: 20 }),
+		drills: new LRUCache({ max: 600 }),
 		bare: new LRUCache({ max: 6000 }),
+		atHand: new LRUCache({ max: 20, ttl: 60_000 }),
 		played: new LRUCache({ max: 40 })
 	};
 	memories.set(origin, memory);

@@ -1,6 +1,7 @@
 import { ascending } from 'd3-array';
 import type { Drill } from '$core/model/drill';
 import type { Queryable } from '../database';
+import { memoryOf } from '../memory';
 
 /** A revision of a drill, the newest where none is named; undefined where the team has none. */
 export async function findDrill(
@@ -136,20 +137,42 @@ export async function listDrills(db: Queryable, teamId: string): Promise<Drill[]
 	return rows.map(({ body }) => body);
 }
 
+/** Revisions of drills by their numbers, in that order; those read before from memory, since a revision never changes. */
+export async function drillsByNumber(db: Queryable, numbers: readonly number[]): Promise<Drill[]> {
+	const { drills } = memoryOf(db);
+	const found = new Map(numbers.map((number) => [number, drills.get(number)]));
+	const missing = numbers.filter((number) => !found.get(number));
+	if (missing.length > 0) {
+		const { rows } = await db.query<{ number: number; body: Drill }>(
+			'select number::int as number, body from drill_revision where number = any($1::bigint[])',
+			[missing]
+		);
+		for (const { number, body } of rows) {
+			drills.set(number, body);
+			found.set(number, body);
+		}
+	}
+	return numbers.flatMap((number) => found.get(number) ?? []);
+}
+
 /** The newest revisions of some of a team's drills, in the order in which they are asked for. */
 export async function listNewest(
 	db: Queryable,
 	teamId: string,
 	ids: readonly string[]
 ): Promise<Drill[]> {
-	const { rows } = await db.query<{ body: Drill }>(
-		`select newest.body from unnest($2::text[]) with ordinality as asked (id, place),
-			lateral (select body from drill_revision where team_id = $1 and drill_id = asked.id
+	const { rows } = await db.query<{ number: number }>(
+		`select newest.number::int as number
+		 from unnest($2::text[]) with ordinality as asked (id, place),
+			lateral (select number from drill_revision where team_id = $1 and drill_id = asked.id
 				order by revision desc limit 1) as newest
 		 order by asked.place`,
 		[teamId, ids]
 	);
-	return rows.map(({ body }) => body);
+	return drillsByNumber(
+		db,
+		rows.map(({ number }) => number)
+	);
 }
 
 /** Drills that are read at once where all are read. */
@@ -177,11 +200,14 @@ export async function listRevisionsOf(
 	teamId: string,
 	named: readonly { id: string; revision: number }[]
 ): Promise<Drill[]> {
-	const { rows } = await db.query<{ body: Drill }>(
-		`select d.body from unnest($2::text[], $3::int[]) as named (id, revision)
+	const { rows } = await db.query<{ number: number }>(
+		`select d.number::int as number from unnest($2::text[], $3::int[]) as named (id, revision)
 		 join drill_revision d
 			on d.team_id = $1 and d.drill_id = named.id and d.revision = named.revision`,
 		[teamId, named.map(({ id }) => id), named.map(({ revision }) => revision)]
 	);
-	return rows.map(({ body }) => body);
+	return drillsByNumber(
+		db,
+		rows.map(({ number }) => number)
+	);
 }

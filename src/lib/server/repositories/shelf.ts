@@ -2,6 +2,7 @@ import { ascending } from 'd3-array';
 import type { Drill } from '$core/model/drill';
 import type { Queryable } from '../database';
 import { memoryOf } from '../memory';
+import { drillsByNumber } from './drills';
 
 /** SQL: a revision `d` is the newest of its drill, which is not archived. */
 const ON_SHELF = `not exists (select 1 from archived_drill a where a.team_id = d.team_id
@@ -120,18 +121,21 @@ export async function listStaples(db: Queryable, teamId: string): Promise<Drill[
 export async function listAtHand(db: Queryable, teamId: string, most: number): Promise<Drill[]> {
 	const last = [...(await lastUses(db, teamId))].sort(([, a], [, b]) => (a < b ? 1 : -1));
 	const ids = last.slice(0, most).map(([id]) => id);
-	const { rows } = await db.query<{ body: Drill }>(
-		`select body from (
-			(select body, drill_id, 0 as later from drill_revision d
+	const { rows } = await db.query<{ number: number }>(
+		`select number::int as number from (
+			(select number, drill_id, 0 as later from drill_revision d
 			 where team_id = $1 and drill_id = any($2::text[]) and ${ON_SHELF})
 			union all
-			(select body, drill_id, 1 as later from drill_revision d
+			(select number, drill_id, 1 as later from drill_revision d
 			 where team_id = $1 and drill_id <> all($2::text[]) and ${ON_SHELF}
 			 order by drill_id limit $3)
 		 ) as hand order by later, drill_id limit $3`,
 		[teamId, ids, most]
 	);
-	return rows.map(({ body }) => body);
+	return drillsByNumber(
+		db,
+		rows.map(({ number }) => number)
+	);
 }
 
 /** How many drills a team has on its shelf. */

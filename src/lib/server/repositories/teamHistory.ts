@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import type { Surroundings } from '$core/model/bundle';
+import type { Drill } from '$core/model/drill';
 import type { TeamHistory } from '$core/model/teamHistory';
 import { surroundingsOn, type Context, type DayAsked } from '$core/practice';
 import type { Queryable } from '../database';
@@ -8,7 +9,7 @@ import { listArchived } from './drills';
 import { readPeople } from './people';
 import { listGrounds } from './places';
 import { listSettings } from './settings';
-import { listStaples } from './shelf';
+import { countOnShelf, listStaples } from './shelf';
 import { findTeam, listSeasons } from './teams';
 
 async function readHistory(db: Queryable, teamId: string): Promise<TeamHistory | undefined> {
@@ -40,7 +41,9 @@ export async function readTeam(db: Queryable, teamId: string): Promise<TeamRead 
 	if (!history) return undefined;
 	const staples = await listStaples(db, teamId);
 	const contexts = new LRUCache<string, Context>({ max: 100 });
-	const read: TeamRead = { version, history, staples, contexts };
+	const onShelf = await countOnShelf(db, teamId);
+	const named = new LRUCache<string, Drill>({ max: 1000 });
+	const read: TeamRead = { version, history, staples, onShelf, contexts, named };
 	teams.set(teamId, read);
 	return read;
 }

@@ -20,27 +20,35 @@ function emptyContext({ history, contexts }: TeamRead, { date, groundId }: Pract
 
 const keyOf = ({ id, revision = 1 }: Pick<Drill, 'id' | 'revision'>) => `${id}@${revision}`;
 
+/** The revisions that a practice names, and the drills that every practice is held against. */
+export async function drillsOf(
+	db: Queryable,
+	team: TeamRead,
+	practice: Practice
+): Promise<Drill[]> {
+	const { staples, named } = team;
+	const wanted = drillsIn(practice);
+	const missing = wanted.filter((drill) => !named.has(keyOf(drill)));
+	if (missing.length > 0)
+		for (const drill of await listRevisionsOf(db, practice.teamId, missing))
+			named.set(keyOf(drill), drill);
+	const own = wanted.flatMap((drill) => named.get(keyOf(drill)) ?? []);
+	return [...new Map([...staples, ...own].map((drill) => [keyOf(drill), drill])).values()];
+}
+
 /**
  * What a practice is played with on its own day and ground: the drills that it names, at their revisions,
  * and those that every practice is held against. Throws where its team is not there.
  */
-export async function contextFor(
-	db: Queryable,
-	practice: Practice,
-	known: readonly Drill[] = []
-): Promise<Context> {
+async function contextFor(db: Queryable, practice: Practice): Promise<Context> {
 	const team = await readTeam(db, practice.teamId);
 	if (!team) throw new Error(`Team ${practice.teamId} of practice ${practice.id} is not there`);
-	const have = new Map([...team.staples, ...known].map((drill) => [keyOf(drill), drill]));
-	const missing = drillsIn(practice).filter((drill) => !have.has(keyOf(drill)));
-	const read = missing.length > 0 ? await listRevisionsOf(db, practice.teamId, missing) : [];
-	const drills = new Map([...have, ...read.map((drill) => [keyOf(drill), drill] as const)]);
-	return withDrills(emptyContext(team, practice), [...drills.values()]);
+	return withDrills(emptyContext(team, practice), await drillsOf(db, team, practice));
 }
 
 /** Plays a practice with what its team had on that day; what `before` has in common is not played again. */
 export async function play(db: Queryable, practice: Practice, before?: Played): Promise<Played> {
-	const context = await contextFor(db, practice, before?.evaluation.context.drills);
+	const context = await contextFor(db, practice);
 	const evaluation = evaluate(practice, context, before?.evaluation);
 	return { evaluation, rows: ledgerRows(evaluation) };
 }

@@ -1,5 +1,6 @@
-import { seasonOn, type PracticeSummary } from '$core/practice';
+import { seasonOn, surroundingsOn, type PracticeSummary } from '$core/practice';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
+import type { Drill } from '$core/model/drill';
 import type { Surroundings } from '$core/model/bundle';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
@@ -11,11 +12,12 @@ import {
 	type SummedPractice
 } from '../repositories/practices';
 import { hasPlayers } from '../repositories/people';
-import { countOnShelf, listAtHand } from '../repositories/shelf';
+import { listAtHand } from '../repositories/shelf';
 import { findTeam, listSeasons } from '../repositories/teams';
-import { loadSurroundings } from '../repositories/teamHistory';
+import { memoryOf, type TeamRead } from '../memory';
+import { readTeam } from '../repositories/teamHistory';
 import { listAttended } from './attendance';
-import { contextFor } from './play';
+import { drillsOf } from './play';
 
 /** A practice in the list of a season. */
 export interface PracticeLine extends Omit<SummedPractice, 'summary'> {
@@ -51,40 +53,41 @@ export interface Board {
 /** Drills that a board has at hand from the start; it asks for others when they are looked for. */
 const DRILLS_AT_HAND = 40;
 
+/** A practice with what is printed of it, or undefined where one of them is not there. */
+export async function loadPaper(
+	db: Queryable,
+	teamId: string,
+	practiceId: string,
+	more: (team: TeamRead) => Promise<readonly Drill[]> = async () => []
+): Promise<Board | undefined> {
+	const stored = await findPractice(db, teamId, practiceId);
+	const team = stored && (await readTeam(db, teamId));
+	if (!team) return undefined;
+	const { date, groundId } = stored.practice;
+	const all = [...(await more(team)), ...(await drillsOf(db, team, stored.practice))];
+	const drills = [
+		...new Map(all.map((drill) => [`${drill.id} ${drill.revision}`, drill])).values()
+	];
+	const surroundings = surroundingsOn(team.history, { day: date, groundId, drills });
+	if (!surroundings) return undefined;
+	const week = weekOf(surroundings.season, date);
+	return { stored, surroundings, week, drillsOnShelf: team.onShelf };
+}
+
 /** A practice with what it is built from, or undefined where one of them is not there. */
 export async function loadBoard(
 	db: Queryable,
 	teamId: string,
 	practiceId: string
 ): Promise<Board | undefined> {
-	const stored = await findPractice(db, teamId, practiceId);
-	if (!stored) return undefined;
-	const { date, groundId } = stored.practice;
-	const { drills } = await contextFor(db, stored.practice);
-	const atHand = await listAtHand(db, teamId, DRILLS_AT_HAND);
-	const known = new Map(
-		[...atHand, ...drills].map((drill) => [`${drill.id} ${drill.revision}`, drill])
-	);
-	const asked = { day: date, groundId, drills: [...known.values()] };
-	const surroundings = await loadSurroundings(db, teamId, asked);
-	if (!surroundings) return undefined;
-	const week = weekOf(surroundings.season, date);
-	return { stored, surroundings, week, drillsOnShelf: await countOnShelf(db, teamId) };
-}
-
-/** A practice with what is printed of it, or undefined where one of them is not there. */
-export async function loadPaper(
-	db: Queryable,
-	teamId: string,
-	practiceId: string
-): Promise<Omit<Board, 'drillsOnShelf'> | undefined> {
-	const stored = await findPractice(db, teamId, practiceId);
-	if (!stored) return undefined;
-	const { date, groundId } = stored.practice;
-	const { drills } = await contextFor(db, stored.practice);
-	const asked = { day: date, groundId, drills };
-	const surroundings = await loadSurroundings(db, teamId, asked);
-	return surroundings && { stored, surroundings, week: weekOf(surroundings.season, date) };
+	return loadPaper(db, teamId, practiceId, async ({ version }) => {
+		const { atHand } = memoryOf(db);
+		const known = atHand.get(version);
+		if (known) return known;
+		const drills = await listAtHand(db, teamId, DRILLS_AT_HAND);
+		atHand.set(version, drills);
+		return drills;
+	});
 }
 
 /** How often players were in a group together before a practice; undefined where it is not there. */

@@ -9,5 +9,7 @@ export const load: PageServerLoad = ({ params }) =>
 		const board = await loadBoard(db, params.team, params.practice);
 		if (!board) error(404, 'There is no such practice.');
 		const days = await listDays(db, params.team);
-		return { ...board, others: days.filter(({ id }) => id !== params.practice) };
+		const others = days.filter(({ id }) => id !== params.practice);
+		// As text: it is all plain JSON, and the way of the pages takes several times as long over it.
+		return { practice: params.practice, board: JSON.stringify({ ...board, others }) };
 	});

@@ -7,5 +7,5 @@
 </script>
 
 <InBrowser>
-	{#key data.stored.practice.id}<Board {data} />{/key}
+	{#key data.practice}<Board data={JSON.parse(data.board)} />{/key}
 </InBrowser>
