@@ -95,7 +95,7 @@ try {
 	await demo.stop();
 	const file = join(folder, 'club.zip');
 	writeFileSync(file, clubFile(new Uint8Array(exported), SIZE));
-	const places = [
+	const places: { name: string; env: Record<string, string> }[] = [
 		{ name: 'embedded', env: { FIELDPLAN_DATA: join(folder, 'club') } },
 		...(postgres
 			? [{ name: 'server', env: { FIELDPLAN_DATABASE_URL: postgres.urlOf('postgres') } }]

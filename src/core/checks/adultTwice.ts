@@ -22,7 +22,7 @@ function without({ practice }: Evaluation, id: string, adult: string): Edit | nu
 }
 
 /** An adult is asked for in two blocks at the same second. */
-export const adultTwice: Rule = {
+export const adultTwice: Rule<'adult-twice'> = {
 	find: ({ adultClashes }) => clashTroubles(adultClashes, 'adult'),
 	cause: ({ at }) => String(at.adult),
 	*propose(evaluation, { at, values }) {

@@ -4,7 +4,7 @@ import { adultPlaces } from '../drill';
 import { weekdayOf } from '../conditions';
 import { arrivesAt, maySupervise } from '../practice';
 import { overBlocks } from './blockRule';
-import type { Rule } from './finding';
+import type { Rule, Values } from './finding';
 import { freeAdults } from './shared';
 
 /** Players that an adult may have in charge at an age; Infinity where no limit is set. */
@@ -17,11 +17,15 @@ function playersAnAdult({ playersAnAdult: table }: Limits, age: number): number 
 const comeBy = (practice: Practice, people: readonly string[], second: number) =>
 	people.filter((id) => arrivesAt(practice, id) <= second).length;
 
+/** How many adults are too few; 0 where it is not their number that is wrong. */
+const lacking = (values: Values['adults-few']): number =>
+	'needed' in values ? values.needed - values.adults : 0;
+
 /**
  * Fewer adults who may have them in charge are there than the youngest of so many players need: at the
  * start, or when somebody else has come. The first moment with the most that lack is told.
  */
-export const adultsFewThere: Rule = {
+export const adultsFewThere: Rule<'adults-few'> = {
 	find({ practice, context }) {
 		const each = playersAnAdult(context.limits, context.team.ages.from);
 		const there = practice.adults.filter((id) => maySupervise(id, context));
@@ -32,7 +36,6 @@ export const adultsFewThere: Rule = {
 			const adults = comeBy(practice, there, second);
 			return { second, players, adults, needed: Math.ceil(players / each) };
 		});
-		const lacking = ({ needed, adults }: (typeof states)[number]) => needed - adults;
 		const worst = states.reduce((most, state) => (lacking(state) > lacking(most) ? state : most));
 		if (lacking(worst) <= 0) return [];
 		const { second: _second, ...values } = worst;
@@ -48,7 +51,7 @@ export const adultsFewThere: Rule = {
 			}
 		];
 	},
-	weigh: ({ values }) => Number(values.needed) - Number(values.adults),
+	weigh: ({ values }) => lacking(values),
 	/** Who usually comes on this weekday and is not there is asked; nobody is sent home. */
 	*propose({ practice, context }, { values }) {
 		const weekday = weekdayOf(practice.date);
@@ -58,7 +61,7 @@ export const adultsFewThere: Rule = {
 				!practice.adults.includes(adult.id) &&
 				(!adult.days || adult.days.includes(weekday))
 		);
-		const more = others.slice(0, Number(values.needed) - Number(values.adults));
+		const more = others.slice(0, lacking(values));
 		const adults = [...practice.adults, ...more.map(({ id }) => id)];
 		if (more.length > 0) yield { type: 'set-practice', set: { adults } };
 	}
@@ -77,7 +80,7 @@ export const adultsFewAt = overBlocks({
 		return null;
 	},
 	cause: () => 'blocks',
-	weigh: ({ values }) => Number(values.needed) - Number(values.adults),
+	weigh: ({ values }) => lacking(values),
 	accepts: ({ blockedBy }) => !blockedBy.includes('coaches'),
 	*propose(played) {
 		const { block } = played.runs[0].run;

@@ -5,12 +5,12 @@ import { withoutBlock } from './fixes';
 const WORKING = new Set(['warm-up', 'together', 'units', 'stations', 'scrimmage']);
 
 /** A period that should hold work has no block, or a block has nobody or no drill. */
-export const blockEmpty: Rule = {
+export const blockEmpty: Rule<'block-empty'> = {
 	find: ({ practice, runs, windows, context }) =>
-		practice.periods.flatMap((period, index): Trouble[] => {
+		practice.periods.flatMap((period, index): Trouble<'block-empty'>[] => {
 			if (!WORKING.has(period.kind)) return [];
 			const { fromSecond } = windows[index];
-			const empty = (block?: string): Trouble => ({
+			const empty = (block?: string): Trouble<'block-empty'> => ({
 				code: 'block-empty',
 				severity: 'stop',
 				at: { period: period.id, block, fromSecond },

@@ -3,7 +3,7 @@ import { areaOf } from '../model/skill';
 import { stepsOf, type Edit, type Evaluation, type PlayedRun, type RunStep } from '../practice';
 import type { SizeOption } from '../sizing';
 import { byEvaluation } from './byEvaluation';
-import type { FindingCode, Rule, Severity, Trouble } from './finding';
+import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
 import { recopy, withDrill, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
@@ -17,17 +17,17 @@ export interface PlayedBlock {
 }
 
 /** A rule about one block at a time: what it finds, and which other sizes would mend it. */
-export interface BlockRule {
-	code: FindingCode;
+export interface BlockRule<Code extends FindingCode = FindingCode> {
+	code: Code;
 	severity: Severity;
 	/** The trouble of a block: its numbers and when it begins; null where there is none. */
-	find(played: PlayedBlock): { values: Trouble['values']; fromSecond: number } | null;
+	find(played: PlayedBlock): { values: Values[Code]; fromSecond: number } | null;
 	/** Sizes in which the block is tried; none where another size changes nothing. */
 	accepts?(option: SizeOption, evaluation: Evaluation): boolean;
 	/** Edits that are tried first, the best first. */
 	propose?(played: PlayedBlock): Iterable<Edit>;
-	cause?: Rule['cause'];
-	weigh?: Rule['weigh'];
+	cause?(trouble: Trouble<Code>, all: readonly Trouble<Code>[]): string;
+	weigh?(trouble: Trouble<Code>): number;
 }
 
 /** Every block with a drill, in order of its first run. */
@@ -93,20 +93,21 @@ function* otherwise({ accepts, severity }: BlockRule, played: PlayedBlock): Gene
 }
 
 /** The rule over all blocks. */
-export function overBlocks(rule: BlockRule): Rule {
-	const { code, severity, cause, weigh } = rule;
-	const blockOf = (evaluation: Evaluation, { at }: Trouble) =>
+export function overBlocks<Code extends FindingCode>(rule: BlockRule<Code>): Rule<Code> {
+	const { code, severity } = rule;
+	const blockOf = (evaluation: Evaluation, { at }: Pick<Trouble, 'at'>) =>
 		playedBlocks(evaluation).find(({ runs }) => runs[0].run.block.id === at.block);
 	return {
-		cause,
-		weigh,
+		cause: rule.cause,
+		weigh: rule.weigh,
 		find: (evaluation) =>
-			playedBlocks(evaluation).flatMap((played): Trouble[] => {
+			playedBlocks(evaluation).flatMap((played): Trouble<Code>[] => {
 				const trouble = rule.find(played);
 				if (!trouble) return [];
 				const { period, block } = played.runs[0].run;
 				const { values, fromSecond } = trouble;
-				return [{ code, severity, at: { period: period.id, block: block.id, fromSecond }, values }];
+				const at = { period: period.id, block: block.id, fromSecond };
+				return [{ code, severity, at, values } as Trouble<Code>];
 			}),
 		*propose(evaluation, trouble) {
 			const played = blockOf(evaluation, trouble);

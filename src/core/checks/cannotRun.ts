@@ -12,6 +12,6 @@ export const cannotRun = overBlocks({
 		const needed = fault.code === 'too-few-players' ? fault.needed : players;
 		return { values: { players, needed, reason: fault.message }, fromSecond: run.fromSecond };
 	},
-	weigh: ({ values }) => Number(values.needed) - Number(values.players),
+	weigh: ({ values }) => values.needed - values.players,
 	accepts: () => true
 });

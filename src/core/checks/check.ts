@@ -1,6 +1,6 @@
 import { groups } from 'd3-array';
 import type { Evaluation } from '../practice';
-import type { Fault, Finding, Trouble } from './finding';
+import type { Among, Fault, Finding, Trouble } from './finding';
 import { fixesFor } from './fixesFor';
 import { RANK, troublesIn, type Found } from './rules';
 
@@ -9,29 +9,20 @@ function idsAt(troubles: readonly Trouble[], kind: 'block' | 'period' | 'player'
 	return [...new Set(troubles.flatMap(({ at }) => at[kind] ?? []))];
 }
 
-/** Several troubles as one: the first, with everybody and everything that the others add. */
-function toldTogether(troubles: readonly Trouble[]): Trouble {
-	const [first] = troubles;
-	if (troubles.length === 1) return first;
-	return {
-		...first,
-		values: {
-			...first.values,
-			blocks: idsAt(troubles, 'block'),
-			periods: idsAt(troubles, 'period'),
-			players: idsAt(troubles, 'player'),
-			adults: idsAt(troubles, 'adult')
-		}
-	};
-}
+/** Everything and everyone that some troubles lie at. */
+const amongOf = (troubles: readonly Trouble[]): Among => ({
+	blocks: idsAt(troubles, 'block'),
+	periods: idsAt(troubles, 'period'),
+	players: idsAt(troubles, 'player'),
+	adults: idsAt(troubles, 'adult')
+});
 
 /** What a rule found, those of one cause together. */
 function byCause({ rule, troubles }: Found): Fault[] {
-	const { cause } = rule;
-	const together = cause
-		? groups(troubles, (each) => cause(each, troubles)).map(([, same]) => same)
+	const together = rule.cause
+		? groups(troubles, (each) => rule.cause?.(each, troubles)).map(([, same]) => same)
 		: troubles.map((each) => [each]);
-	return together.map((parts) => ({ ...toldTogether(parts), rule, parts }));
+	return together.map((parts) => ({ ...parts[0], among: amongOf(parts), rule, parts }));
 }
 
 /** Everything that does not work in a played practice, what has one cause told as one, worst first, then by time. */
@@ -47,7 +38,7 @@ export function faultsIn(evaluation: Evaluation): Fault[] {
 /** What does not work in a played practice, with fixes that have been tried; in the order of `faultsIn`. */
 export function check(evaluation: Evaluation): Finding[] {
 	return faultsIn(evaluation).map((fault) => {
-		const { code, severity, at, values } = fault;
-		return { code, severity, at, values, fixes: fixesFor(evaluation, fault) };
+		const { rule: _rule, parts: _parts, ...told } = fault;
+		return { ...told, fixes: fixesFor(evaluation, fault) };
 	});
 }

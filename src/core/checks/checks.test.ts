@@ -311,7 +311,7 @@ describe('check', () => {
 			code: 'water-gap' as const,
 			severity: 'warn' as const,
 			at: { fromSecond: 22 * 60 },
-			values: { minutes: 30, limit: 20 },
+			values: { minutes: 30, limit: 20, last: 'x' },
 			fixes: []
 		};
 		expect(describeFinding(finding, { practice, context })).toContain('from 18:52;');

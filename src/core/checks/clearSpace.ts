@@ -26,6 +26,6 @@ export const clearSpace = overBlocks({
 	},
 	accepts: () => true,
 	cause: ({ at }) => at.period ?? '',
-	weigh: ({ values }) => Number(values.clear) - Number(values.gap),
+	weigh: ({ values }) => values.clear - values.gap,
 	propose: movedElsewhere
 });

@@ -29,7 +29,7 @@ export const contactDay = overBlocks({
 		return { values, fromSecond: hard.fromSecond };
 	},
 	cause: () => '',
-	weigh: ({ values }) => Number(values.minutes),
+	weigh: ({ values }) => values.minutes,
 	*propose(played) {
 		const { period, block } = played.runs[0].run;
 		const { practice, context } = played.evaluation;

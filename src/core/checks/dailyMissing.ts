@@ -4,7 +4,7 @@ import type { Rule } from './finding';
 const SHORT_MINUTES = 5;
 
 /** A drill for every day is not in a practice that has work in it. */
-export const dailyMissing: Rule = {
+export const dailyMissing: Rule<'daily-missing'> = {
 	find({ context, runs }) {
 		const used = new Set(runs.flatMap(({ run }) => run.drill?.id ?? []));
 		if (used.size === 0) return [];
@@ -20,7 +20,7 @@ export const dailyMissing: Rule = {
 	*propose(evaluation, { values }) {
 		const { practice, context } = evaluation;
 		const drill = context.shelf.find(({ id }) => id === values.drill);
-		const id = idMaker(practice.periods.flatMap(idsIn))(String(values.drill));
+		const id = idMaker(practice.periods.flatMap(idsIn))(values.drill);
 		const period = drill && periodFromDrill(evaluation, { drill, id, minutes: SHORT_MINUTES });
 		if (!period) return;
 		const warmUps = practice.periods.filter(({ kind }) => kind === 'warm-up');

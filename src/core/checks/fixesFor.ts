@@ -21,7 +21,8 @@ const PROPOSALS_TRIED = 12;
 
 /** What tells a trouble from others before and after an edit; when it begins may change. */
 function keyOf({ code, at: { period, block, player, adult, zone }, values }: Trouble): string {
-	const { first, second, drill, item, other, zones } = values;
+	// What some codes have and others have not.
+	const { first, second, drill, item, other, zones } = values as Readonly<Record<string, unknown>>;
 	const where = block === undefined ? [period] : [block];
 	const who = [player, adult, zone, first, second, drill, item, other];
 	return JSON.stringify([code, zones !== undefined, ...where, ...who]);

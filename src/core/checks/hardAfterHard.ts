@@ -15,11 +15,11 @@ function effortByPeriod(evaluation: Evaluation): Map<string, number> {
 }
 
 /** Two hard periods follow each other without water or rest between. */
-export const hardAfterHard: Rule = {
+export const hardAfterHard: Rule<'hard-after-hard'> = {
 	find(evaluation) {
 		const { practice, windows, context } = evaluation;
 		const efforts = effortByPeriod(evaluation);
-		return practice.periods.flatMap((period, index): Trouble[] => {
+		return practice.periods.flatMap((period, index): Trouble<'hard-after-hard'>[] => {
 			const next = practice.periods[index + 1];
 			if (!next) return [];
 			const [effort, nextEffort] = [efforts.get(period.id) ?? 0, efforts.get(next.id) ?? 0];

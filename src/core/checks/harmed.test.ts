@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Check } from 'typebox/value';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractices, demoTeams } from '../../../tests/support/demo';
 import { someChoices, someEdit, someHarm, type Choice } from '../../../tests/support/edits';
@@ -6,6 +7,7 @@ import type { Practice } from '../model/practice';
 import { weekdayOf } from '../conditions';
 import { applyEdit, blocksOf, drillOf, evaluate, toContext, type Context } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type Fault, type Trouble } from '.';
+import { VALUES } from './finding';
 
 const teams = demoTeams().map((team) => ({
 	team,
@@ -25,7 +27,7 @@ function harmed(practice: Practice, context: Context, choices: readonly Choice[]
 
 /** What is wrong and where, whenever it begins. */
 function keyOf({ code, at: { fromSecond: _from, ...at }, values }: Trouble): string {
-	const { first, second, drill, item } = values;
+	const { first, second, drill, item } = values as Readonly<Record<string, unknown>>;
 	return JSON.stringify([
 		code,
 		at.block ? { ...at, period: null } : at,
@@ -134,6 +136,8 @@ describe.each(teams)('a practice of $team to which harm is done', ({ practice, c
 				const said = describeFinding(fault, around);
 				expect(said).toMatch(/^[\p{Lu}0-9].*\.$/su);
 				expect(said).not.toMatch(/undefined|NaN|null|Infinity|\[object/);
+				for (const { code, values } of fault.parts)
+					expect([code, values, Check(VALUES[code], values)]).toEqual([code, values, true]);
 			}
 			for (const fault of oneOfEach(found))
 				for (const fix of fixesFor(evaluation, fault)) {

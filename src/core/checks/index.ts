@@ -4,6 +4,7 @@ export { check, faultsIn } from './check';
 export { fixesFor } from './fixesFor';
 export {
 	Finding,
+	type Among,
 	type Fault,
 	type FindingCode,
 	type Place,

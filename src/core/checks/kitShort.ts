@@ -20,7 +20,7 @@ export const kitShort = overBlocks({
 			}
 		return null;
 	},
-	cause: ({ values }) => String(values.item),
-	weigh: ({ values }) => Number(values.needed),
+	cause: ({ values }) => values.item,
+	weigh: ({ values }) => values.needed,
 	accepts: ({ blockedBy }) => !blockedBy.includes('kit')
 });

@@ -19,11 +19,11 @@ function longestWay({ slots = [], groups = [], lanes }: Period, { context }: Eva
 }
 
 /** Groups have less time to change stations than the walk takes. */
-export const moveShort: Rule = {
+export const moveShort: Rule<'move-short'> = {
 	find(evaluation) {
 		const { practice, context, windows } = evaluation;
 		const { walkMetresPerSecond, leastMoveSeconds } = context.limits;
-		return practice.periods.flatMap((period, index): Trouble[] => {
+		return practice.periods.flatMap((period, index): Trouble<'move-short'>[] => {
 			if (!period.slots || period.slots.length < 2) return [];
 			const metres = longestWay(period, evaluation);
 			const needed = Math.max(leastMoveSeconds, Math.ceil(metres / walkMetresPerSecond));
@@ -39,12 +39,12 @@ export const moveShort: Rule = {
 			];
 		});
 	},
-	weigh: ({ values }) => Number(values.needed) - Number(values.moveSeconds),
+	weigh: ({ values }) => values.needed - values.moveSeconds,
 	/** The seconds that the walk takes: out of the slots, or with the period longer by as much. */
 	*propose({ practice }, { at, values }) {
 		const period = findPeriod(practice, at.period ?? '');
 		if (!period) return;
-		const moveSeconds = Math.min(600, Number(values.needed));
+		const moveSeconds = Math.min(600, values.needed);
 		const edit: EditOf<'set-period'> = {
 			type: 'set-period',
 			period: period.id,

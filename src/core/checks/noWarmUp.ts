@@ -27,7 +27,7 @@ function firstHard(evaluation: Evaluation) {
 }
 
 /** Hard work comes before enough minutes of warm-up. */
-export const noWarmUp: Rule = {
+export const noWarmUp: Rule<'no-warm-up'> = {
 	find(evaluation) {
 		const hard = firstHard(evaluation);
 		if (!hard) return [];

@@ -2,7 +2,7 @@ import { fitToTime, plannedMinutes } from '../practice';
 import type { Rule } from './finding';
 
 /** The periods take longer than the practice. */
-export const overTime: Rule = {
+export const overTime: Rule<'over-time'> = {
 	find({ practice, context }) {
 		const planned = plannedMinutes(practice);
 		const over = planned - practice.minutes;
@@ -16,10 +16,10 @@ export const overTime: Rule = {
 			}
 		];
 	},
-	weigh: ({ values }) => Number(values.overMinutes),
+	weigh: ({ values }) => values.overMinutes,
 	*propose({ practice, context }, { values }) {
 		const fitting = fitToTime(practice, context.limits);
 		if (fitting.ok) yield fitting.value;
-		yield { type: 'set-practice', set: { minutes: Math.min(600, Number(values.planned)) } };
+		yield { type: 'set-practice', set: { minutes: Math.min(600, values.planned) } };
 	}
 };

@@ -6,7 +6,7 @@ import { withoutPlayers } from './fixes';
 /** The edit that takes the players of some clashes out of one of the two blocks. */
 function takenOut(
 	{ practice }: Evaluation,
-	troubles: readonly Trouble[],
+	troubles: readonly Trouble<'player-twice'>[],
 	from: 'first' | 'second'
 ): EditOf<'arrange-period'> | null {
 	const found = findBlock(practice, String(troubles[0].values[from]));
@@ -15,7 +15,7 @@ function takenOut(
 }
 
 /** A player is asked for in two blocks at the same second. */
-export const playerTwice: Rule = {
+export const playerTwice: Rule<'player-twice'> = {
 	find: ({ playerClashes }) => clashTroubles(playerClashes, 'player'),
 	cause: ({ values }) => `${values.first} ${values.second}`,
 	propose(evaluation, trouble) {

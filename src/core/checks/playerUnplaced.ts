@@ -24,17 +24,18 @@ function missingFrom(period: Period, { practice, context }: Evaluation): string[
 	);
 }
 
-const playersIn = (troubles: readonly Trouble[]) => troubles.flatMap(({ at }) => at.player ?? []);
+const playersIn = (troubles: readonly Trouble<'player-unplaced'>[]) =>
+	troubles.flatMap(({ at }) => at.player ?? []);
 
 /** A player who is expected has no place in a period that places others. */
-export const playerUnplaced: Rule = {
+export const playerUnplaced: Rule<'player-unplaced'> = {
 	find: (evaluation) =>
 		evaluation.practice.periods.flatMap((period) =>
 			missingFrom(period, evaluation).map((player) => ({
 				code: 'player-unplaced',
 				severity: 'stop',
 				at: { period: period.id, player },
-				values: { players: [player], periods: [period.id] }
+				values: {}
 			}))
 		),
 	/** Periods in which the same players have no place: they were added after the groups were made. */

@@ -5,12 +5,12 @@ import { withoutPlayers } from './fixes';
 import { placedIn } from './placing';
 
 /** A player is in a block that a licensed practitioner keeps them out of. */
-export const restrictedPlayer: Rule = {
+export const restrictedPlayer: Rule<'restricted-player'> = {
 	find: (evaluation) =>
 		playedBlocks(evaluation).flatMap(({ runs }) => {
 			const players = [...new Set(runs.flatMap(({ run }) => run.players))];
 			const { period, block } = runs[0].run;
-			return players.flatMap((id): Trouble[] => {
+			return players.flatMap((id): Trouble<'restricted-player'>[] => {
 				const restriction = keptOutOf(evaluation.context.playerById.get(id), block, evaluation);
 				if (!restriction) return [];
 				const { from, until, setBy } = restriction;

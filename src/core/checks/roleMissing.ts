@@ -53,8 +53,8 @@ export const roleMissing = overBlocks({
 			}
 		return null;
 	},
-	cause: ({ values }) => String(values.role),
-	weigh: ({ values }) => Number(values.count) - Number(values.has),
+	cause: ({ values }) => values.role,
+	weigh: ({ values }) => values.count - values.has,
 	propose: (played) =>
 		needsOf(played).flatMap((need) => exchanged(played, need, played.evaluation.context.playerById))
 });

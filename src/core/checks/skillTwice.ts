@@ -26,5 +26,5 @@ export const skillTwice = overBlocks({
 		}
 		return null;
 	},
-	cause: ({ values }) => String(values.skill)
+	cause: ({ values }) => values.skill
 });

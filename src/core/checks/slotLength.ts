@@ -8,10 +8,10 @@ const minutesFor = (minutes: number, slots: number, moveSeconds: number) =>
 	Math.ceil((minutes * 60 * slots + (slots - 1) * moveSeconds) / 60);
 
 /** Slots of a station period are shorter or longer than suits the age. */
-export const slotLength: Rule = {
+export const slotLength: Rule<'slot-length'> = {
 	find({ windows, context }) {
 		const bounds = slotBounds(context.team.ages.from);
-		return windows.flatMap(({ period, slots, fromSecond }): Trouble[] => {
+		return windows.flatMap(({ period, slots, fromSecond }): Trouble<'slot-length'>[] => {
 			if (slots.length < 2) return [];
 			const minutes = (slots[0].toSecond - slots[0].fromSecond) / 60;
 			if (minutes >= bounds.least && minutes <= bounds.most) return [];

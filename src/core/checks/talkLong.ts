@@ -2,9 +2,9 @@ import { setMinutes } from '../practice';
 import type { Rule, Trouble } from './finding';
 
 /** A talk is longer than players listen. */
-export const talkLong: Rule = {
+export const talkLong: Rule<'talk-long'> = {
 	find: ({ practice, context, windows }) =>
-		practice.periods.flatMap((period, index): Trouble[] => {
+		practice.periods.flatMap((period, index): Trouble<'talk-long'>[] => {
 			const most = Math.floor(context.limits.talkMinutes);
 			if (period.kind !== 'talk' || period.minutes <= most || most < 1) return [];
 			return [
@@ -16,8 +16,8 @@ export const talkLong: Rule = {
 				}
 			];
 		}),
-	weigh: ({ values }) => Number(values.minutes),
+	weigh: ({ values }) => values.minutes,
 	*propose({ practice }, { at, values }) {
-		yield setMinutes(practice, at.period ?? '', Number(values.limit));
+		yield setMinutes(practice, at.period ?? '', values.limit);
 	}
 };

@@ -32,7 +32,7 @@ export const unattended = overBlocks({
 		return { values, fromSecond: alone[0].fromSecond };
 	},
 	cause: () => 'zones',
-	weigh: ({ values }) => (values.zones as string[]).length,
+	weigh: ({ values }) => ('zones' in values ? values.zones.length : 0),
 	accepts: () => true,
 	/** An adult who is free, one for each zone. */
 	*propose(played) {

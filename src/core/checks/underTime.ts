@@ -5,7 +5,7 @@ import type { Rule } from './finding';
 const MOSTLY_PLANNED = 0.75;
 
 /** The practice ends well before its time. */
-export const underTime: Rule = {
+export const underTime: Rule<'under-time'> = {
 	find({ practice, context }) {
 		const planned = plannedMinutes(practice);
 		const spare = practice.minutes - planned;
@@ -19,11 +19,11 @@ export const underTime: Rule = {
 			}
 		];
 	},
-	weigh: ({ values }) => Number(values.spareMinutes),
+	weigh: ({ values }) => values.spareMinutes,
 	*propose({ practice, context }, { values }) {
 		const fitting = fitToTime(practice, context.limits);
 		if (fitting.ok) yield fitting.value;
-		const planned = Number(values.planned);
+		const planned = values.planned;
 		const shorter: Edit = { type: 'set-practice', set: { minutes: planned } };
 		// A practice that is only begun is to be filled, not to be ended early.
 		if (planned >= practice.minutes * MOSTLY_PLANNED) yield shorter;

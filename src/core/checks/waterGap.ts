@@ -72,7 +72,7 @@ function middleFirst(periods: readonly Period[]): Period[] {
 }
 
 /** Players go too long without water. */
-export const waterGap: Rule = {
+export const waterGap: Rule<'water-gap'> = {
 	find(evaluation) {
 		const { waterMinutes } = evaluation.context.limits;
 		return gapsIn(evaluation)
@@ -84,7 +84,7 @@ export const waterGap: Rule = {
 				values: { minutes, limit: waterMinutes, last: periods[periods.length - 1].id }
 			}));
 	},
-	weigh: ({ values }) => Number(values.minutes),
+	weigh: ({ values }) => values.minutes,
 	*propose(evaluation, { at }) {
 		const gap = gapsIn(evaluation).find(({ periods }) => periods[0].id === at.period);
 		if (gap) yield* proposals(evaluation, gap, evaluation.context.limits.waterMinutes);

@@ -59,7 +59,7 @@ function moveLane(evaluation: Evaluation, period: Period, lane: Lane): Edit | nu
 }
 
 /** A zone, or ground that it shares with another, holds two blocks at the same second. */
-export const zoneTwice: Rule = {
+export const zoneTwice: Rule<'zone-twice'> = {
 	find: (evaluation) =>
 		[...clashes(evaluation)].map(([first, second, zone]) => ({
 			code: 'zone-twice',
@@ -85,7 +85,7 @@ export const zoneTwice: Rule = {
 		}
 	},
 	*otherwise({ practice }, { values }) {
-		const found = findBlock(practice, String(values.second));
+		const found = findBlock(practice, values.second);
 		if (found) yield withoutBlock(found.period, found.block);
 	}
 };
