@@ -1,5 +1,13 @@
 import Type, { type Static, type TSchema } from 'typebox';
-import { badInput, fail, ok, type Failure, type Outcome } from '../core/base';
+import {
+	badInput,
+	bestWithin,
+	fail,
+	type Failure,
+	ok,
+	type Outcome,
+	type Search
+} from '../core/base';
 import { check, describeFinding } from '../core/checks';
 import { fit, FitInput } from '../core/clock';
 import { group, GroupInput, groupSearch } from '../core/grouping';
@@ -43,20 +51,10 @@ function checkBundle({ practice, ...bundle }: Static<typeof Bundle>): Outcome<un
 	});
 }
 
-/** Lets a search go on until it is over or the seconds are up: the command line holds the clock. */
-function within<Best>(
-	search: Outcome<Generator<{ best: Best; done: boolean }, void>>,
-	seconds: number
-): Outcome<Best> {
+/** The best of a search within its seconds: the command line holds the clock. */
+function within<Output>(search: Outcome<Search<Output>>, seconds: number): Outcome<Output> {
 	if (!search.ok) return search;
-	const end = performance.now() + seconds * 1000;
-	let best: Best | undefined;
-	for (const state of search.value) {
-		best = state.best;
-		if (state.done || performance.now() >= end) break;
-	}
-	if (best === undefined) throw new Error('a search reports at least once');
-	return ok(best);
+	return ok(bestWithin(search.value, { now: () => performance.now(), seconds }));
 }
 
 const COMMANDS: ReadonlyMap<string, Command> = new Map([

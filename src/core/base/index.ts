@@ -2,4 +2,12 @@ export { assertNever } from './assertNever';
 export { badInput, type Failure, type Outcome } from './failure';
 export { dealByWeight, fitsTimes, SAME_INSTANT, splitEvenly } from './numbers';
 export { fail, ok, type Result } from './result';
+export {
+	bestWithin,
+	runSearch,
+	type Found,
+	type Progress,
+	type Search,
+	type SearchTime
+} from './search';
 export { sameValue } from './sameValue';

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Outcome } from '$core/base';
-import type { Kind, PlannerApi, Question, Questions, Report } from './planner.protocol';
+import type { Progress } from '$core/base';
+import type { Kind, PlannerApi, Question, Questions } from './planner.protocol';
 
 /** A worker as the client needs it. */
 export type PlannerWorker = Comlink.Endpoint & { terminate(): void };
@@ -33,7 +34,7 @@ export class PlannerClient {
 	/** Answers with the best that was found. Rejects with `Unanswered`. */
 	ask<K extends Kind>(
 		question: Question<K>,
-		onreport: (report: Report<Questions[K]['output']>) => void = () => {}
+		onreport: (report: Progress<Questions[K]['output']>) => void = () => {}
 	): Promise<Outcome<Questions[K]['output']>> {
 		this.pending?.(new Unanswered('superseded'));
 		const api = this.open();
@@ -41,7 +42,7 @@ export class PlannerClient {
 			const give = (reason: Unanswered) => reject(reason);
 			this.pending = give;
 			const isMine = () => this.pending === give;
-			const listener = Comlink.proxy((report: Report<Questions[K]['output']>) => {
+			const listener = Comlink.proxy((report: Progress<Questions[K]['output']>) => {
 				if (isMine()) onreport(report);
 			});
 			// Plain data goes over: what is reactive cannot be cloned.

@@ -1,4 +1,4 @@
-import type { Outcome } from '$core/base';
+import type { Outcome, Progress } from '$core/base';
 import type { GroupInput, GroupOutput } from '$core/grouping';
 import type { LineupInput, LineupOutput, RotateInput, RotateOutput } from '$core/rotation';
 
@@ -9,12 +9,6 @@ export interface Questions {
 	rotate: { input: RotateInput; output: RotateOutput };
 }
 export type Kind = keyof Questions;
-
-/** How far a search is: its best so far and the share of its seconds that are over. */
-export interface Report<Output = unknown> {
-	best: Output;
-	share: number;
-}
 
 /** One question: the seconds that a search may take, and who hears how far it is. */
 export interface Question<K extends Kind> {
@@ -27,7 +21,7 @@ export interface Question<K extends Kind> {
 export interface PlannerApi {
 	ask<K extends Kind>(
 		question: Question<K>,
-		onreport: (report: Report<Questions[K]['output']>) => void | Promise<void>
+		onreport: (report: Progress<Questions[K]['output']>) => void | Promise<void>
 	): Promise<Outcome<Questions[K]['output']>>;
 	/** Ends the search that runs: it answers with its best so far. */
 	stop(): void;
