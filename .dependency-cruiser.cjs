@@ -22,6 +22,19 @@ module.exports = {
 			to: { path: '^src/core/', pathNot: '^src/core/model/' }
 		},
 		{
+			name: 'a-practice-before-it-is-played',
+			comment: 'The value and its edits know nothing of playing, and playing nothing of building.',
+			severity: 'error',
+			from: { path: '^src/core/practice/', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/core/(playing|building|checks|season)/' }
+		},
+		{
+			name: 'played-before-it-is-built',
+			severity: 'error',
+			from: { path: '^src/core/playing/', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/core/(building|checks|season)/' }
+		},
+		{
 			name: 'doors-need-core-only',
 			severity: 'error',
 			from: { path: '^src/doors' },
@@ -51,7 +64,7 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core/([^/]+)/' },
 			to: {
-				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|checks|season|words|conditions|ground|shelf)/',
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|playing|building|checks|season|words|conditions|ground|shelf)/',
 				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
 			}
 		}

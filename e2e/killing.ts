@@ -1,5 +1,6 @@
 import { randomLcg } from 'd3-random';
-import { applyEdit, plainPeriod, type Edit, type SentEdit } from '../src/core/practice';
+import { plainPeriod } from '../src/core/building';
+import { applyEdit, type Edit, type SentEdit } from '../src/core/practice';
 import type { Practice } from '../src/core/model/practice';
 import { startServer, type Server } from './server';
 import { acknowledging, comesNow, countOf, lostFrom, nothingYet, storm, type Deed } from './storm';

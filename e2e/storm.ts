@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { plainPeriod } from '../src/core/practice';
+import { plainPeriod } from '../src/core/building';
 import type { Practice } from '../src/core/model/practice';
 
 const TEAM = 'saltmarsh';

@@ -1,6 +1,7 @@
 import { check } from '../../src/core/checks';
 import { simulate } from '../../src/core/drill';
-import { evaluate, toContext } from '../../src/core/practice';
+import { evaluate } from '../../src/core/playing';
+import { toContext } from '../../src/core/practice';
 import { lineup, rotate } from '../../src/core/rotation';
 import { demoContext, demoPractice } from '../../tests/support/demo';
 import { largePractice } from '../../tests/support/largePractice';

@@ -14,7 +14,8 @@ import { group, GroupInput, groupSearch } from '../core/grouping';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
 import { simulate, SimulateInput } from '../core/drill';
 import { Bundle } from '../core/model/bundle';
-import { evaluate, toContext } from '../core/practice';
+import { evaluate } from '../core/playing';
+import { toContext } from '../core/practice';
 import { size, SizeInput } from '../core/sizing';
 import { readShape } from '../doors';
 

@@ -11,7 +11,8 @@ import { faultOf, playerSystem, resolveDrill, simulate } from './drill';
 import type { TSchema } from 'typebox';
 import { Drill as DrillSchema, type Drill } from './model/drill';
 import { areaOf, skillsOf, stageOf } from './model/skill';
-import { blocksOf, evaluate } from './practice';
+import { evaluate } from './playing';
+import { blocksOf } from './practice';
 
 /** How a drill's players go round, whatever its spots are called. */
 function shapeOf({ spots, rotation }: Drill): string {

@@ -4,7 +4,7 @@ import { surroundingsOf } from '../../src/core/model/teamFile';
 import type { Sport } from '../../src/core/model/sport';
 import type { Practice } from '../../src/core/model/practice';
 import type { Adult } from '../../src/core/model/team';
-import { toContext, type Context } from '../../src/core/practice';
+import { type Context, toContext } from '../../src/core/practice';
 
 const folder = new URL('../../demo/', import.meta.url);
 const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'utf8'));

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Practice } from '../../src/core/model/practice';
-import { plainPeriod, resizePeriods, type Context, type Edit } from '../../src/core/practice';
+import { plainPeriod, resizePeriods } from '../../src/core/building';
+import type { Context, Edit } from '../../src/core/practice';
 
 /** Three numbers that choose an edit: its kind, and what it is made on. */
 export type Choice = [number, number, number];

@@ -1,4 +1,5 @@
-import { findBlock, type Edit, type Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
+import { type Edit, findBlock } from '../practice';
 import { clashTroubles } from './clashes';
 import type { Rule } from './finding';
 

@@ -2,7 +2,7 @@ import type { Practice } from '../model/practice';
 import type { Limits } from '../model/team';
 import { adultPlaces } from '../drill';
 import { weekdayOf } from '../conditions';
-import { arrivesAt, maySupervise } from '../practice';
+import { arrivesAt, maySupervise } from '../playing';
 import { overBlocks } from './blockRule';
 import type { Rule, Values } from './finding';
 import { freeAdults } from './shared';

@@ -1,4 +1,5 @@
-import { findBlock, findPeriod, isStation } from '../practice';
+import { isStation } from '../playing';
+import { findBlock, findPeriod } from '../practice';
 import type { Rule, Trouble } from './finding';
 import { withoutBlock } from './fixes';
 

@@ -1,6 +1,7 @@
 import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
-import { stepsOf, type Edit, type Evaluation, type PlayedRun, type RunStep } from '../practice';
+import { type Evaluation, type PlayedRun, type RunStep, stepsOf } from '../playing';
+import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
 import { byEvaluation } from './byEvaluation';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';

@@ -1,4 +1,4 @@
-import type { Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
 
 /**
  * Work that is done once for each evaluation: every rule and every fix that is tried asks for it again,

@@ -1,5 +1,5 @@
 import { groups } from 'd3-array';
-import type { Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
 import type { Among, Fault, Finding, Trouble } from './finding';
 import { fixesFor } from './fixesFor';
 import { RANK, troublesIn, type Found } from './rules';

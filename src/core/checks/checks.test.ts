@@ -1,12 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import {
-	applyEdit,
-	evaluate,
-	fitToTime,
-	resizePeriods,
-	type Context,
-	type Edit
-} from '../practice';
+import { fitToTime, resizePeriods } from '../building';
+import { evaluate } from '../playing';
+import { applyEdit, type Context, type Edit } from '../practice';
 import { demoContext, demoPractice, withAdults } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
 import {

@@ -1,4 +1,4 @@
-import type { PersonClash } from '../practice';
+import type { PersonClash } from '../playing';
 import type { Trouble } from './finding';
 
 /**

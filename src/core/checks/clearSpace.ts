@@ -1,4 +1,4 @@
-import { clearOf, gapBetween, laidCopies } from '../practice';
+import { clearOf, gapBetween, laidCopies } from '../playing';
 import { overBlocks } from './blockRule';
 import { movedElsewhere, startsWithin } from './shared';
 

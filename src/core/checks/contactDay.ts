@@ -1,4 +1,5 @@
-import { onRung, setMinutes } from '../practice';
+import { setMinutes } from '../building';
+import { onRung } from '../playing';
 import { overBlocks, playedBlocks, type PlayedBlock } from './blockRule';
 
 /** Minutes of hard contact of the player who has most, up to and with a block; steps below the level are none. */

@@ -1,4 +1,5 @@
-import { idMaker, idsIn, periodFromDrill } from '../practice';
+import { periodFromDrill } from '../building';
+import { idMaker, idsIn } from '../practice';
 import type { Rule } from './finding';
 
 const SHORT_MINUTES = 5;

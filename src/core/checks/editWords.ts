@@ -1,6 +1,6 @@
 import { rollup } from 'd3-array';
 import { assertNever } from '../base';
-import { findBlock, findPeriod, type Edit, type EditFailure } from '../practice';
+import { type Edit, type EditFailure, findBlock, findPeriod } from '../practice';
 import type { Block, Copy, Period, Practice } from '../model/practice';
 import { kept } from '../words';
 import { inOwnWords, list, minutes, namesIn, percent, type Plan } from './speech';

@@ -1,6 +1,7 @@
 import Type, { type Static, type TProperties, type TSchema } from 'typebox';
 import { closed, Day, Id, PartId } from '../model/fields';
-import { Edit, type Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
+import { Edit } from '../practice';
 
 const Seconds = Type.Number({ description: 'Seconds from the start of the practice' });
 const Count = Type.Integer({ minimum: 0 });

@@ -1,18 +1,8 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period, Practice } from '../model/practice';
-import {
-	arranging,
-	idMaker,
-	idsIn,
-	periodFromDrill,
-	plainPeriod,
-	sizeLane,
-	splitIntoCopies,
-	splitPeriod,
-	type Edit,
-	type EditOf,
-	type Evaluation
-} from '../practice';
+import { periodFromDrill, plainPeriod, sizeLane, splitIntoCopies, splitPeriod } from '../building';
+import type { Evaluation } from '../playing';
+import { arranging, type Edit, type EditOf, idMaker, idsIn } from '../practice';
 import type { SizeOption } from '../sizing';
 
 type Plan = Pick<Evaluation, 'practice' | 'context'>;

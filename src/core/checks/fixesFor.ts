@@ -1,13 +1,7 @@
 import type { Period } from '../model/practice';
-import {
-	applyEdit,
-	evaluate,
-	fitToTime,
-	plannedMinutes,
-	resizePeriods,
-	type Edit,
-	type Evaluation
-} from '../practice';
+import { fitToTime, resizePeriods } from '../building';
+import { evaluate, type Evaluation } from '../playing';
+import { applyEdit, type Edit, plannedMinutes } from '../practice';
 import { byEvaluation } from './byEvaluation';
 import type { Fault, Rule, Severity, Trouble } from './finding';
 import { harderBlock } from './harderBlock';

@@ -1,4 +1,4 @@
-import type { Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
 import { playedBlocks } from './blockRule';
 import type { Rule, Trouble } from './finding';
 import { waterBehind } from './fixes';

@@ -1,4 +1,5 @@
-import { blocksOf, drillOf, rungsRun, type Evaluation } from '../practice';
+import { type Evaluation, rungsRun } from '../playing';
+import { blocksOf, drillOf } from '../practice';
 import type { Block } from '../model/practice';
 
 interface Hardness {

@@ -5,7 +5,8 @@ import { demoContext, demoPractices, demoTeams } from '../../../tests/support/de
 import { someChoices, someEdit, someHarm, type Choice } from '../../../tests/support/edits';
 import type { Practice } from '../model/practice';
 import { weekdayOf } from '../conditions';
-import { applyEdit, blocksOf, drillOf, evaluate, toContext, type Context } from '../practice';
+import { evaluate } from '../playing';
+import { applyEdit, blocksOf, type Context, drillOf, toContext } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type Fault, type Trouble } from '.';
 import { VALUES } from './finding';
 

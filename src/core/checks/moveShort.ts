@@ -1,5 +1,7 @@
 import type { Period } from '../model/practice';
-import { findPeriod, setMinutes, walkMetres, type EditOf, type Evaluation } from '../practice';
+import { setMinutes } from '../building';
+import { type Evaluation, walkMetres } from '../playing';
+import { type EditOf, findPeriod } from '../practice';
 import type { Rule, Trouble } from './finding';
 
 /** The longest way of a group from one station to its next, in metres. */

@@ -1,4 +1,5 @@
-import { setMinutes, type Evaluation, type RunStep } from '../practice';
+import { setMinutes } from '../building';
+import type { Evaluation, RunStep } from '../playing';
 import { playedBlocks } from './blockRule';
 import type { Rule } from './finding';
 import { warmUpPeriods } from './fixes';

@@ -1,4 +1,5 @@
-import { fitToTime, plannedMinutes } from '../practice';
+import { fitToTime } from '../building';
+import { plannedMinutes } from '../practice';
 import type { Rule } from './finding';
 
 /** The periods take longer than the practice. */

@@ -1,13 +1,6 @@
 import type { Block, Period } from '../model/practice';
-import {
-	arranging,
-	drillOf,
-	playersOfCopy,
-	rungsRun,
-	type EditOf,
-	type Evaluation,
-	keptOutOf
-} from '../practice';
+import { type Evaluation, keptOutOf, playersOfCopy, rungsRun } from '../playing';
+import { arranging, drillOf, type EditOf } from '../practice';
 
 /** A group or a copy of its own that players can be put into. */
 interface Target {

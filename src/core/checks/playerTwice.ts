@@ -1,4 +1,5 @@
-import { findBlock, type EditOf, type Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
+import { type EditOf, findBlock } from '../practice';
 import { clashTroubles } from './clashes';
 import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';

@@ -1,11 +1,6 @@
 import { groups } from 'd3-array';
-import {
-	findPeriod,
-	playersOfLane,
-	type Edit,
-	type Evaluation,
-	isKeptOutOfPeriod
-} from '../practice';
+import { type Evaluation, isKeptOutOfPeriod, playersOfLane } from '../playing';
+import { type Edit, findPeriod } from '../practice';
 import type { Period } from '../model/practice';
 import type { Rule, Trouble } from './finding';
 import { placedIn } from './placing';

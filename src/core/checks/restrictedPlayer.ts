@@ -1,4 +1,5 @@
-import { applyEdit, evaluate, findBlock, findPeriod, keptOutOf } from '../practice';
+import { evaluate, keptOutOf } from '../playing';
+import { applyEdit, findBlock, findPeriod } from '../practice';
 import { playedBlocks } from './blockRule';
 import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';

@@ -1,5 +1,5 @@
 import type { Drill } from '../model/drill';
-import { onRung } from '../practice';
+import { onRung } from '../playing';
 import { overBlocks, type PlayedBlock } from './blockRule';
 
 /**

@@ -3,7 +3,8 @@ import { demoContext, demoPractice, demoPractices } from '../../../tests/support
 import type { RungChange } from '../model/drill';
 import type { Practice } from '../model/practice';
 import type { Restriction } from '../model/team';
-import { applyEdit, evaluate, toContext, type Context, type Edit } from '../practice';
+import { evaluate } from '../playing';
+import { applyEdit, type Context, type Edit, toContext } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type FindingCode } from '.';
 
 const plain = demoContext();

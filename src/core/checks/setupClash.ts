@@ -1,4 +1,5 @@
-import { overlap, type Edit } from '../practice';
+import { overlap } from '../playing';
+import type { Edit } from '../practice';
 import { overBlocks, type PlayedBlock } from './blockRule';
 import { waterBehind } from './fixes';
 import { movedElsewhere } from './shared';

@@ -1,12 +1,12 @@
 import {
 	arrivesAt,
-	maySupervise,
-	roomFor,
-	type Edit,
 	type Evaluation,
+	maySupervise,
 	type PlannedRun,
+	roomFor,
 	type RunStep
-} from '../practice';
+} from '../playing';
+import type { Edit } from '../practice';
 import { kitNeeded } from '../sizing';
 import { playedBlocks, type PlayedBlock } from './blockRule';
 

@@ -1,4 +1,5 @@
-import { applyEdit, setMinutes } from '../practice';
+import { setMinutes } from '../building';
+import { applyEdit } from '../practice';
 import { slotBounds } from '../sizing';
 import type { Rule, Trouble } from './finding';
 import { withWaterBetween } from './fixes';

@@ -1,5 +1,6 @@
 import { areaOf } from '../model/skill';
-import { drillOf, findBlock, findPeriod, type Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
+import { drillOf, findBlock, findPeriod } from '../practice';
 import { kept, wordingOf } from '../words';
 
 /** The practice that is spoken of, and its surroundings. */

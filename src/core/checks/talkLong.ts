@@ -1,4 +1,4 @@
-import { setMinutes } from '../practice';
+import { setMinutes } from '../building';
 import type { Rule, Trouble } from './finding';
 
 /** A talk is longer than players listen. */

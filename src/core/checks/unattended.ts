@@ -1,4 +1,4 @@
-import { maySupervise, type PlannedRun } from '../practice';
+import { maySupervise, type PlannedRun } from '../playing';
 import { overBlocks, type PlayedBlock } from './blockRule';
 import { freeAdultsBeside } from './shared';
 

@@ -1,4 +1,5 @@
-import { fitToTime, plannedMinutes, type Edit } from '../practice';
+import { fitToTime } from '../building';
+import { type Edit, plannedMinutes } from '../practice';
 import type { Rule } from './finding';
 
 /** The share of its minutes from which a practice counts as planned. */

@@ -1,4 +1,6 @@
-import { setMinutes, type Edit, type EditOf, type Evaluation } from '../practice';
+import { setMinutes } from '../building';
+import type { Evaluation } from '../playing';
+import type { Edit, EditOf } from '../practice';
 import type { Period, Practice } from '../model/practice';
 import type { Rule } from './finding';
 import { waterBehind, withWaterBetween } from './fixes';

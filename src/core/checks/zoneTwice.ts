@@ -1,14 +1,7 @@
 import type { Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
-import {
-	drillOf,
-	findBlock,
-	overlap,
-	roomFor,
-	type Edit,
-	type Evaluation,
-	type PlannedRun
-} from '../practice';
+import { type Evaluation, overlap, type PlannedRun, roomFor } from '../playing';
+import { drillOf, type Edit, findBlock } from '../practice';
 import { withoutBlock } from './fixes';
 import type { Rule } from './finding';
 

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { someChoices, someEdit } from '../../../tests/support/edits';
-import { applyEdit, DEFAULT_LIMITS, fitToTime, periodFromDrill, type Edit } from '.';
+import { fitToTime, periodFromDrill } from '../building';
+import { applyEdit, DEFAULT_LIMITS, type Edit } from '.';
 
 const context = demoContext();
 const practice = demoPractice();

@@ -1,6 +1,6 @@
-import { arranging } from './arranging';
 import { assertNever, fail, ok, type Result } from '../base';
 import type { Block, Lane, Period, Practice } from '../model/practice';
+import { arranging } from './arranging';
 import type { Edit, EditOf } from './edit';
 import { findBlock, findPeriod, idsIn } from './find';
 

@@ -33,3 +33,8 @@ export function idsIn(period: Period): string[] {
 	}
 	return ids;
 }
+
+/** Minutes of a practice as they stand. */
+export function plannedMinutes(practice: Practice): number {
+	return practice.periods.reduce((sum, period) => sum + period.minutes, 0);
+}

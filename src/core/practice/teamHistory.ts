@@ -5,7 +5,7 @@ import type { ExportPerson } from '../model/exportFiles';
 import type { Adult, Player, Season } from '../model/team';
 import { usableKit } from '../model/teamFile';
 import type { Dated, TeamHistory } from '../model/teamHistory';
-import { toContext, type Context } from './context';
+import { type Context, toContext } from './context';
 
 /** A day of a team, and what is asked about it. */
 export interface DayAsked {

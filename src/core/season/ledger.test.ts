@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { evaluate } from '../practice';
+import { evaluate } from '../playing';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { ledgerRows } from '.';
 

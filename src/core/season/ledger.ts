@@ -1,5 +1,5 @@
 import { resolveDrill } from '../drill';
-import type { Evaluation } from '../practice';
+import type { Evaluation } from '../playing';
 
 /** What one player gets of one skill from one block: the rows from which a season is added up. */
 export interface LedgerRow {

@@ -8,7 +8,8 @@ import {
 	demoTeams
 } from '../../../tests/support/demo';
 import type { Practice } from '../model/practice';
-import { chosenSize, plainPeriod, sizeHere, toContext } from '../practice';
+import { chosenSize, plainPeriod, sizeHere } from '../building';
+import { toContext } from '../practice';
 import { foundFor, facetsOf, filtered, standingIn, supposing, type ShelfLine } from '.';
 
 const { shelf, ground, kit } = demoContext();

@@ -2,7 +2,8 @@ import { splitEvenly } from '../base';
 import { adultPlaces, playerSystem } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
-import { isDoneTogether, suitableZones } from '../practice';
+import { isDoneTogether } from '../building';
+import { suitableZones } from '../playing';
 import { blockedBy, kitNeeded, roomIn, type Block } from '../sizing';
 
 /** What there is for a drill. */

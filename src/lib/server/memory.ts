@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
 import type { Drill } from '$core/model/drill';
 import type { TeamHistory } from '$core/model/teamHistory';
-import type { Context, Evaluation } from '$core/practice';
+import type { Evaluation } from '$core/playing';
+import type { Context } from '$core/practice';
 import type { LedgerRow } from '$core/season';
 import type { Queryable } from './database';
 

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
-import { applyEdit, setMinutes, type Edit } from '$core/practice';
+import { setMinutes } from '$core/building';
+import { applyEdit, type Edit } from '$core/practice';
 import type { Practice } from '$core/model/practice';
 import { overwriting, type Conflict } from './conflicts';
 

@@ -3,10 +3,10 @@ import { describeEdit } from '$core/checks';
 import type { Period, Practice } from '$core/model/practice';
 import {
 	arranging,
-	findBlock,
-	findPeriod,
 	type Context,
 	type Edit,
+	findBlock,
+	findPeriod,
 	type SentEdit
 } from '$core/practice';
 

@@ -1,5 +1,5 @@
 import type { Drill } from '$core/model/drill';
-import { drillOf, drillsIn, type Context } from '$core/practice';
+import { type Context, drillOf, drillsIn } from '$core/practice';
 import type { Practice } from '$core/model/practice';
 
 /** What lookups ask and tell: a practice with what it is built from, which can learn drills. */

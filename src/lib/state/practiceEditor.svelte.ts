@@ -4,15 +4,8 @@ import { describeEdit, faultsIn, type Fault } from '$core/checks';
 import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import { wordingOf, type Wording } from '$core/words';
-import {
-	applyEdit,
-	evaluate,
-	learning,
-	type Context,
-	type Edit,
-	type EditFailure,
-	type Evaluation
-} from '$core/practice';
+import { evaluate, type Evaluation } from '$core/playing';
+import { applyEdit, type Context, type Edit, type EditFailure, learning } from '$core/practice';
 import { findsTheSame, outdated, overwriting, type Conflict, type Unsent } from './conflicts';
 import { History, type KeptSteps, type Step } from './history.svelte';
 import { keepIn, type Keeper } from './keeper';

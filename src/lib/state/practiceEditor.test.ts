@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Practice } from '$core/model/practice';
-import { applyEdit, plainPeriod, setMinutes, type Edit, type SentEdit } from '$core/practice';
+import { plainPeriod, setMinutes } from '$core/building';
+import { applyEdit, type Edit, type SentEdit } from '$core/practice';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import type { Keeper } from './keeper';
 import { PracticeEditor, type EditorKeepers } from './practiceEditor.svelte';

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice, demoSurroundings } from '../../../tests/support/demo';
 import { faultsIn, fixesFor } from '$core/checks';
-import { evaluate, type Edit } from '$core/practice';
+import { evaluate } from '$core/playing';
+import type { Edit } from '$core/practice';
 import { Fixer } from './fixer';
 
 test('gives the fixes of every finding by its place, and ends a search for what is not shown any more', async () => {

@@ -2,14 +2,8 @@ import { faultsIn, fixesFor } from '$core/checks';
 import type { Surroundings } from '$core/model/bundle';
 import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
-import {
-	evaluate,
-	learning,
-	toContext,
-	type Context,
-	type Edit,
-	type Evaluation
-} from '$core/practice';
+import { evaluate, type Evaluation } from '$core/playing';
+import { type Context, type Edit, learning, toContext } from '$core/practice';
 
 /** What the worker offers to the page. */
 export interface FixerApi {

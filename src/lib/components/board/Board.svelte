@@ -4,16 +4,9 @@
 	import { describeFailure } from '$core/checks';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
-	import {
-		findBlock,
-		findPeriod,
-		playersOfLane,
-		periodFromDrill,
-		plainPeriod,
-		toContext,
-		type Edit,
-		type EditFailure
-	} from '$core/practice';
+	import { periodFromDrill, plainPeriod } from '$core/building';
+	import { playersOfLane } from '$core/playing';
+	import { type Edit, type EditFailure, findBlock, findPeriod, toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import Field from '$lib/components/field/Field.svelte';
 	import PlayBar from '$lib/components/field/PlayBar.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
-	import { bibMetres, type Point } from '$core/practice';
+	import { bibMetres, type Point } from '$core/playing';
 	import { kept } from '$core/words';
 	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragBy, type DragHandlers } from '../drag/dragged';

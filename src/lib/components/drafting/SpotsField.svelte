@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { Drill } from '$core/model/drill';
-	import type { Point } from '$core/practice';
+	import type { Point } from '$core/playing';
 	import { useWording } from '../page/wording.svelte';
 	import TypedTable from '../table/TypedTable.svelte';
 	import type { DrillDraft } from './draft.svelte';

@@ -1,5 +1,5 @@
 import type { Drill } from '$core/model/drill';
-import type { Point } from '$core/practice';
+import type { Point } from '$core/playing';
 import type { WayKind } from './wayRows';
 
 /** What drawing on the map does: spots are placed, or lines of a kind are drawn between them. */

@@ -3,7 +3,7 @@
 	import { callsOf } from '$core/drill';
 	import type { Block } from '$core/model/practice';
 	import type { Drill } from '$core/model/drill';
-	import { drillAlone, evaluate } from '$core/practice';
+	import { drillAlone, evaluate } from '$core/playing';
 	import BibShapes from '../bib/BibShapes.svelte';
 	import Field from '../field/Field.svelte';
 	import Legend from '../field/Legend.svelte';

@@ -1,4 +1,4 @@
-import { runningShare } from '$core/practice';
+import { runningShare } from '$core/building';
 import { mean } from 'd3-array';
 import { resolveDrill, simulate, type SimulateOutput } from '$core/drill';
 import type { Drill } from '$core/model/drill';

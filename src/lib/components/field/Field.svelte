@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bibMetres, laidCopies, standingsAt, type Evaluation } from '$core/practice';
+	import { bibMetres, type Evaluation, laidCopies, standingsAt } from '$core/playing';
 	import { columnsOf } from '../tape/layout';
 	import Marking from './Marking.svelte';
 	import Spots from './Spots.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { LaidCopy } from '$core/practice';
+	import type { LaidCopy } from '$core/playing';
 	import { moveCurve } from './curve';
 	import RoleMark from './RoleMark.svelte';
 	import Way from './Way.svelte';

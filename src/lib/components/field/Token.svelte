@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Player } from '$core/model/team';
-	import type { Standing } from '$core/practice';
+	import type { Standing } from '$core/playing';
 
 	/** A player on the ground: the bib with the number; hatched behind while waiting. */
 	let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { LaidPath } from '$core/practice';
+	import type { LaidPath } from '$core/playing';
 
 	/** The way of a ball or a player in a turn, or of players after it: each kind by its own line. */
 	let {

@@ -1,4 +1,4 @@
-import type { Point } from '$core/practice';
+import type { Point } from '$core/playing';
 
 /** The soft curve of a move from one spot to the next, as a path, and the point where its number stands. */
 export function moveCurve(from: Point, to: Point): { d: string; x: number; y: number } {

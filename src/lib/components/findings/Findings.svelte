@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { describeFinding, type Fault } from '$core/checks';
-	import { playersNowhere, type Edit, type Evaluation } from '$core/practice';
+	import { type Evaluation, playersNowhere } from '$core/playing';
+	import type { Edit } from '$core/practice';
 	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
 	import { useWording } from '../page/wording.svelte';

@@ -1,5 +1,6 @@
 import { describeEdit } from '$core/checks';
-import type { Edit, Evaluation } from '$core/practice';
+import type { Evaluation } from '$core/playing';
+import type { Edit } from '$core/practice';
 
 /** A fix as a button: what it says and the edit behind it. */
 export interface FixButton {

@@ -11,7 +11,8 @@
 	import { onMount } from 'svelte';
 	import type { GroupMode } from '$core/grouping';
 	import type { Period } from '$core/model/practice';
-	import { regroup, type Edit } from '$core/practice';
+	import { regroup } from '$core/building';
+	import type { Edit } from '$core/practice';
 	import type { Meetings } from '$core/season';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';

@@ -1,6 +1,7 @@
 import { splitEvenly, type Failure } from '$core/base';
 import type { GroupInput, GroupMode } from '$core/grouping';
-import { movingGroups, type Context } from '$core/practice';
+import { movingGroups } from '$core/building';
+import type { Context } from '$core/practice';
 import type { Group, Period } from '$core/model/practice';
 import type { Meetings } from '$core/season';
 

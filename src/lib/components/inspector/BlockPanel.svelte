@@ -1,15 +1,8 @@
 <script lang="ts">
 	import { Button, Select, SelectItem } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
-	import {
-		drillOf,
-		mergeBlocks,
-		sizeLane,
-		splitBlock,
-		splitIntoCopies,
-		type Edit,
-		type Found
-	} from '$core/practice';
+	import { mergeBlocks, sizeLane, splitBlock, splitIntoCopies } from '$core/building';
+	import { drillOf, type Edit, type Found } from '$core/practice';
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { blockWords } from '../tape/words';

@@ -8,7 +8,8 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
-	import { findBlock, mergeWithNext, movingGroups, setMinutes, type Edit } from '$core/practice';
+	import { mergeWithNext, movingGroups, setMinutes } from '$core/building';
+	import { type Edit, findBlock } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
-	import type { Sizing } from '$core/practice';
+	import type { Sizing } from '$core/building';
 	import type { SizeOption } from '$core/sizing';
 	import { turnsWords } from '../tape/words';
 	import { blockWordsOf } from './blocks';

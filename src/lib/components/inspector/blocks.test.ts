@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
-import { plainPeriod, sizeHere, type Context } from '$core/practice';
+import { plainPeriod, sizeHere } from '$core/building';
+import type { Context } from '$core/practice';
 import { wordingOf } from '$core/words';
 import { blockWordsOf } from './blocks';
 

@@ -1,6 +1,6 @@
 import type { Drill } from '$core/model/drill';
 import { adultPlaces } from '$core/drill';
-import type { Room } from '$core/practice';
+import type { Room } from '$core/playing';
 import { howMany, kept, oneAndMany } from '$core/words';
 import { kitNeeded, roomIn, type Block, type SizeOption } from '$core/sizing';
 

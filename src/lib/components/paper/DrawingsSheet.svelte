@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Evaluation } from '$core/practice';
+	import type { Evaluation } from '$core/playing';
 	import Field from '../field/Field.svelte';
 	import Legend from '../field/Legend.svelte';
 	import { useWording } from '../page/wording.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { playersNowhere, type Evaluation } from '$core/practice';
+	import { type Evaluation, playersNowhere } from '$core/playing';
 	import Bib from '../bib/Bib.svelte';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import { clockAt } from '$core/conditions';

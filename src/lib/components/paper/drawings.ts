@@ -1,4 +1,4 @@
-import { drillAlone, evaluate, type Evaluation } from '$core/practice';
+import { drillAlone, evaluate, type Evaluation } from '$core/playing';
 import type { Block } from '$core/model/practice';
 import { clockAt } from '$core/conditions';
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { evaluate, playersNowhere, standingsAt } from '$core/practice';
+import { evaluate, playersNowhere, standingsAt } from '$core/playing';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { BIBS, bibLook } from '../bib/bibs';
 import { dayWords } from '../ui/dates';

@@ -1,4 +1,5 @@
-import { drillOf, isStation, rungsRun, type Evaluation, type PeriodWindow } from '$core/practice';
+import { type Evaluation, isStation, type PeriodWindow, rungsRun } from '$core/playing';
+import { drillOf } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import type { Block, Copy, Lane } from '$core/model/practice';
 import { turnsWords } from '../tape/words';

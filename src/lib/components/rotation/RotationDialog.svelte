@@ -2,16 +2,9 @@
 	import { Modal, RadioButton, RadioButtonGroup } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
 	import type { Period } from '$core/model/practice';
-	import {
-		drillOf,
-		halvedGroups,
-		isStation,
-		movingGroups,
-		reround,
-		stationsOf,
-		withGroups,
-		type Edit
-	} from '$core/practice';
+	import { halvedGroups, movingGroups, reround, stationsOf, withGroups } from '$core/building';
+	import { isStation } from '$core/playing';
+	import { drillOf, type Edit } from '$core/practice';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import Bib from '../bib/Bib.svelte';

@@ -1,5 +1,5 @@
 import type { SizeOption } from '$core/sizing';
-import { chosenSize } from '$core/practice';
+import { chosenSize } from '$core/building';
 import { turnsWords } from '../tape/words';
 import { blockWordsOf } from '../inspector/blocks';
 import type { Fit } from './fits';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
-import { evaluate, periodFromDrill, sizeLane } from '../../../core/practice';
+import { periodFromDrill, sizeLane } from '../../../core/building';
+import { evaluate } from '../../../core/playing';
 import { blockWords, percent, turnsWords } from '../tape/words';
 import { fitOf, matches } from './fits';
 

@@ -3,7 +3,8 @@ import type { SizeOption } from '$core/sizing';
 import { blockWordsOf } from '../inspector/blocks';
 import { turnsWords } from '../tape/words';
 import type { Period } from '$core/model/practice';
-import { chosenSize, sizeHere, type Plan, type Sizing } from '$core/practice';
+import { chosenSize, sizeHere, type Sizing } from '$core/building';
+import type { Plan } from '$core/practice';
 
 /** How a drill would run here today: its sizes, and the words for the best of them. */
 export interface Fit {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import type { Drill } from '$core/model/drill';
-	import { stationGives, type StationWish } from '$core/practice';
+	import { stationGives, type StationWish } from '$core/building';
 	import { copiesInZone } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { percent, turnsWords } from '../tape/words';

@@ -6,19 +6,16 @@
 	import type { Period } from '$core/model/practice';
 	import { describeFinding, faultsIn } from '$core/checks';
 	import {
-		applyEdit,
-		drillOf,
-		evaluate,
-		isStation,
 		roundPlayers,
 		sideLanes,
 		sizeHere,
 		splitIntoStations,
 		stationPlayers,
-		suggestStations,
-		type Edit,
-		type StationWish
-	} from '$core/practice';
+		type StationWish,
+		suggestStations
+	} from '$core/building';
+	import { evaluate, isStation } from '$core/playing';
+	import { applyEdit, drillOf, type Edit } from '$core/practice';
 	import { mostStations, slotBounds, slotSeconds } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SizeList from '../inspector/SizeList.svelte';

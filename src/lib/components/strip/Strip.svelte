@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Evaluation } from '$core/practice';
+	import type { Evaluation } from '$core/playing';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import { mostIdleFirst, statePaths } from './layout';
 	import { STATES } from './states';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Evaluation, PlayerFigures } from '$core/practice';
+	import type { Evaluation, PlayerFigures } from '$core/playing';
 	import { percent } from '../tape/words';
 	import { useWording } from '../page/wording.svelte';
 

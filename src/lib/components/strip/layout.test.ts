@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate, type State } from '$core/practice';
+import { evaluate, type State } from '$core/playing';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { inMarks, mostIdleFirst, statePaths } from './layout';
 

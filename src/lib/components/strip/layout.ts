@@ -1,4 +1,4 @@
-import type { PlayerFigures, State, Track } from '$core/practice';
+import type { PlayerFigures, State, Track } from '$core/playing';
 
 /** Players from the one who waits most to the one who waits least. */
 export function mostIdleFirst(figures: readonly PlayerFigures[]): PlayerFigures[] {

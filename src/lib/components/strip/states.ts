@@ -1,4 +1,4 @@
-import type { State } from '$core/practice';
+import type { State } from '$core/playing';
 
 /** How a state is drawn and called, in the order of the legend. Told apart by tone and by texture. */
 export const STATES: readonly { state: State; word: string; fill: string }[] = [

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Bib from '../bib/Bib.svelte';
-	import type { BlockFigures, Context } from '$core/practice';
+	import type { BlockFigures } from '$core/playing';
+	import type { Context } from '$core/practice';
 	import type { Severity } from '$core/checks';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { TapeBlock } from './layout';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { PeriodWindow } from '$core/practice';
+	import type { PeriodWindow } from '$core/playing';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 
 	/** A period's stretch over all lanes: its name where no block fills it, and a bracket to select it by. */

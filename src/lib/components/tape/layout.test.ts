@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit, evaluate } from '$core/practice';
+import { evaluate } from '$core/playing';
+import { applyEdit } from '$core/practice';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { clockAt } from '$core/conditions';
 import { columnsOf, layBlocks, spanOf } from './layout';

@@ -1,13 +1,13 @@
 import { smallestZones } from '$core/ground';
 import type { Zone } from '$core/model/team';
 import {
+	type Evaluation,
 	isStation,
 	overlap,
-	type Context,
-	type Evaluation,
 	type PeriodWindow,
 	type PlannedRun
-} from '$core/practice';
+} from '$core/playing';
+import type { Context } from '$core/practice';
 
 /** A column of the tape: a zone that is not made of others. */
 export interface Column {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '$core/practice';
+import { evaluate } from '$core/playing';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { lanesOf, layPivot } from './pivots';
 

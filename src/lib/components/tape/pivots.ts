@@ -1,5 +1,5 @@
 import { assertNever } from '$core/base';
-import type { Evaluation, PlannedRun } from '$core/practice';
+import type { Evaluation, PlannedRun } from '$core/playing';
 import type { Pivot } from '$lib/state/boardView.svelte';
 import { bibLook } from '../bib/bibs';
 import { columnsOf, layBlocks, shareColumns, type TapeBlock } from './layout';

@@ -1,6 +1,8 @@
 import { SHELF_MINUTES } from '../shelf/fits';
 import { describeEdit } from '$core/checks';
-import { findBlock, periodFromDrill, setMinutes, type Edit, type Evaluation } from '$core/practice';
+import { periodFromDrill, setMinutes } from '$core/building';
+import type { Evaluation } from '$core/playing';
+import { type Edit, findBlock } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import { spanOf, type Column } from './layout';
 

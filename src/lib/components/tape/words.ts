@@ -1,4 +1,4 @@
-import type { BlockFigures } from '$core/practice';
+import type { BlockFigures } from '$core/playing';
 
 /** A share as whole percent, `38%`. */
 export const percent = (share: number): string => `${Math.round(share * 100)}%`;

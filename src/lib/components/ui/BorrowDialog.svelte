@@ -2,7 +2,7 @@
 	import { Modal, Select, SelectItem } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import type { Period, Practice } from '$core/model/practice';
-	import { copyPeriod } from '$core/practice';
+	import { copyPeriod } from '$core/building';
 	import { dayWords } from './dates';
 	import { useWording } from '../page/wording.svelte';
 

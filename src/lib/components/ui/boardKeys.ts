@@ -5,16 +5,15 @@ import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 import { describeFit } from '$core/checks';
 import {
 	copyPeriod,
-	findBlock,
 	fitToTime,
 	mergeBlocks,
 	mergeWithNext,
 	movingGroups,
 	setMinutes,
 	splitBlock,
-	splitPeriod,
-	type Edit
-} from '$core/practice';
+	splitPeriod
+} from '$core/building';
+import { type Edit, findBlock } from '$core/practice';
 import { columnsOf } from '../tape/layout';
 import { PIVOTS } from '../tape/pivots';
 import { proposeZone } from '../tape/proposals';

@@ -1,7 +1,8 @@
 import { rollup } from 'd3-array';
 import type { Practice } from '$core/model/practice';
 import type { PracticeState } from '$core/model/exportFiles';
-import type { PracticeSummary, SentEdit } from '$core/practice';
+import type { PracticeSummary } from '$core/playing';
+import type { SentEdit } from '$core/practice';
 import type { LedgerRow, PracticeFacts } from '$core/season';
 import type { Queryable } from '../database';
 

@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import type { Surroundings } from '$core/model/bundle';
 import type { Drill } from '$core/model/drill';
 import type { TeamHistory } from '$core/model/teamHistory';
-import { surroundingsOn, type Context, type DayAsked } from '$core/practice';
+import { type Context, type DayAsked, surroundingsOn } from '$core/practice';
 import type { Queryable } from '../database';
 import { memoryOf, type TeamRead } from '../memory';
 import { listArchived } from './drills';

@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDb } from '../../../../tests/support/database';
 import { check } from '$core/checks';
-import { evaluate, toContext } from '$core/practice';
+import { evaluate } from '$core/playing';
+import { toContext } from '$core/practice';
 import type { Db } from '../database';
 import { findPractice, listPractices } from '../repositories/practices';
 import { deleteTeam, listTeamLines } from '../repositories/teams';

@@ -6,7 +6,7 @@ import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/mode
 import { Template, type Practice } from '$core/model/practice';
 import { isTimeZone } from '$core/conditions';
 import { faultOf } from '$core/drill';
-import { periodsFault, practiceFault, type Named } from '$core/practice';
+import { type Named, periodsFault, practiceFault } from '$core/practice';
 import { fail, ok, type Result } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db } from '../database';

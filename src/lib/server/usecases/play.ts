@@ -1,6 +1,7 @@
 import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
-import { contextOn, drillsIn, evaluate, withDrills, type Context } from '$core/practice';
+import { evaluate } from '$core/playing';
+import { type Context, contextOn, drillsIn, withDrills } from '$core/practice';
 import { ledgerRows } from '$core/season';
 import type { Queryable } from '../database';
 import type { Played, TeamRead } from '../memory';

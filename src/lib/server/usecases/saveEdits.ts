@@ -1,5 +1,5 @@
 import { describeFailure } from '$core/checks';
-import { applyEdit, practiceFault, type EditFailure, type SentEdit } from '$core/practice';
+import { applyEdit, type EditFailure, practiceFault, type SentEdit } from '$core/practice';
 import { Practice } from '$core/model/practice';
 import { assertNever, fail, ok, sameValue, type Result } from '$core/base';
 import { readShape, type Misfit } from '../../../doors';

@@ -1,6 +1,6 @@
 import { faultsIn } from '$core/checks';
 import type { Practice } from '$core/model/practice';
-import { summaryOf, type Evaluation, type PracticeSummary } from '$core/practice';
+import { type Evaluation, type PracticeSummary, summaryOf } from '$core/playing';
 import type { LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../database';
 import { hasUnsummed, listUnsummed, replaceLedger, setSummary } from '../repositories/practices';

@@ -1,4 +1,5 @@
-import { seasonOn, surroundingsOn, type PracticeSummary } from '$core/practice';
+import type { PracticeSummary } from '$core/playing';
+import { seasonOn, surroundingsOn } from '$core/practice';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Drill } from '$core/model/drill';
 import type { Surroundings } from '$core/model/bundle';

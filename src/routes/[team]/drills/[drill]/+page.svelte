@@ -4,7 +4,8 @@
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
-	import { toContext, sizeHere } from '$core/practice';
+	import { sizeHere } from '$core/building';
+	import { toContext } from '$core/practice';
 	import { kept } from '$core/words';
 	import DrillRun from '$lib/components/drill/DrillRun.svelte';
 	import DrillWords from '$lib/components/drill/DrillWords.svelte';

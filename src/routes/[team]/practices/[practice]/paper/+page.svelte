@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { evaluate, toContext } from '$core/practice';
+	import { evaluate } from '$core/playing';
+	import { toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import DrawingsSheet from '$lib/components/paper/DrawingsSheet.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';

@@ -4,18 +4,9 @@ import type { Period } from '../model/practice';
 import { describeEdit } from '../checks';
 import { rotate } from '../rotation';
 import { meetingsIn } from '../season';
-import {
-	applyEdit,
-	evaluate,
-	findPeriod,
-	halvedGroups,
-	movingGroups,
-	regroup,
-	reround,
-	stationsOf,
-	withGroups,
-	type Edit
-} from '.';
+import { evaluate } from '../playing';
+import { applyEdit, type Edit, findPeriod } from '../practice';
+import { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from '.';
 
 const context = demoContext();
 const practice = demoPractice();

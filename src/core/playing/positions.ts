@@ -1,7 +1,7 @@
 import type { Ground, Zone } from '../model/team';
 import type { Group } from '../model/practice';
 import type { Evaluation } from './evaluate';
-import { laidCopies, pointAlong, wayFrom, type Point, type LaidCopy } from './laying';
+import { laidCopies, type LaidCopy, type Point, pointAlong, wayFrom } from './laying';
 import type { Interval, State, Track } from './timelineShapes';
 
 /** Where one person stands at a second. */

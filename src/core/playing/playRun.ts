@@ -14,7 +14,7 @@ import {
 	type Tally
 } from '../drill';
 import type { Drill } from '../model/drill';
-import type { Context } from './context';
+import type { Context } from '../practice';
 import { Recorder, recordTurns } from './recorder';
 import type { PlannedRun } from './schedule';
 import { cutStretch, onClock } from './stretch';

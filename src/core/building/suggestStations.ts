@@ -4,11 +4,20 @@ import type { Lane, Period } from '../model/practice';
 import { mainAreas } from '../model/skill';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone, kitNeeded } from '../sizing';
-import { clearOf, gapBetween, type Rectangle } from './clear';
-import { layInto } from './laying';
-import type { Plan } from './plan';
-import { keptOutOfDrill } from './restrictions';
-import { adultsIn, kitLeft, maySupervise, overlap, whoLeadsFirst, zonesOfLane } from './room';
+import {
+	adultsIn,
+	clearOf,
+	gapBetween,
+	keptOutOfDrill,
+	kitLeft,
+	layInto,
+	maySupervise,
+	overlap,
+	type Rectangle,
+	whoLeadsFirst,
+	zonesOfLane
+} from '../playing';
+import type { Plan } from '../practice';
 import type { StationWish } from './stations';
 
 /** What a station gives a group of `players` in `minutes`; null where the drill does not run with them. */

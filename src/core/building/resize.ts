@@ -3,8 +3,8 @@ import { fit, type FitOutput } from '../clock';
 import type { Period, Practice } from '../model/practice';
 import type { Limits } from '../model/team';
 import { slotSeconds } from '../sizing';
-import type { EditOf } from './edit';
-import { isStation } from './schedule';
+import { isStation } from '../playing';
+import type { EditOf } from '../practice';
 
 type SetMinutes = EditOf<'set-minutes'>;
 type RemovePeriod = EditOf<'remove-period'>;
@@ -25,11 +25,6 @@ function blockMinutes(period: Period, minutes: number): [string, number][] {
 		const shares = dealByWeight(Math.max(0, minutes - weights.length), weights);
 		return lane.blocks.map(({ id }, index): [string, number] => [id, shares[index] + 1]);
 	});
-}
-
-/** Minutes of a practice as they stand. */
-export function plannedMinutes(practice: Practice): number {
-	return practice.periods.reduce((sum, period) => sum + period.minutes, 0);
 }
 
 /** The edit that gives periods these minutes, their blocks with them. Minutes are whole, 1 to 600. */

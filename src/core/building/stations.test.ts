@@ -3,14 +3,9 @@ import { demoContext, demoPractices, demoTeams, withAdults } from '../../../test
 import { splitEvenly } from '../base';
 import { faultsIn } from '../checks';
 import type { Drill } from '../model/drill';
-import {
-	applyEdit,
-	evaluate,
-	splitIntoStations,
-	suggestStations,
-	type Context,
-	type StationWish
-} from '.';
+import { evaluate } from '../playing';
+import { applyEdit, type Context } from '../practice';
+import { splitIntoStations, type StationWish, suggestStations } from '.';
 
 /** How many stations suit the numbers of each team. */
 const counts: Record<string, number> = { saltmarsh: 4, 'harbour-minis': 3, skerryside: 6 };

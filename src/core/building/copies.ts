@@ -4,13 +4,16 @@ import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone, type SizeOption } from '../sizing';
-import { arranging } from './arranging';
-import { drillOf, type Context } from './context';
-import type { EditOf } from './edit';
-import { idsIn } from './find';
-import { idMaker } from './ids';
-import type { Plan } from './plan';
-import type { Room } from './room';
+import type { Room } from '../playing';
+import {
+	arranging,
+	type Context,
+	drillOf,
+	type EditOf,
+	idMaker,
+	idsIn,
+	type Plan
+} from '../practice';
 
 /** A zone for each copy: one each while there are zones, then second places where they fit. */
 function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly number[]): Zone[] {

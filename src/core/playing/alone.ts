@@ -1,7 +1,7 @@
 import type { Drill } from '../model/drill';
 import type { Block, Practice } from '../model/practice';
 import { footprint } from '../sizing';
-import { toContext, type Context } from './context';
+import { type Context, toContext } from '../practice';
 
 /** Metres of ground around the copy, as a share of its longer side: lines stand there. */
 const AROUND = 0.18;

@@ -1,8 +1,6 @@
 import type { Block, Lane, Period, Practice } from '../model/practice';
-import { arranging } from './arranging';
-import type { EditOf } from './edit';
-import { findBlock } from './find';
-import { isStation } from './schedule';
+import { isStation } from '../playing';
+import { arranging, type EditOf, findBlock } from '../practice';
 import { sameBlock } from './splitPeriod';
 
 /** The edit that gives one lane of a period these blocks. */

@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { closed } from '../model/fields';
+import { plannedMinutes } from '../practice';
 import type { Evaluation } from './evaluate';
-import { plannedMinutes } from './resize';
 
 /** What lists show of a practice, so that it need not be played again for them. */
 export const PracticeSummary = Type.Object(

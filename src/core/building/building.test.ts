@@ -1,25 +1,18 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { kitNeeded } from '../sizing';
+import { evaluate, overlap, roomFor } from '../playing';
 import {
 	applyEdit,
-	drillOf,
-	evaluate,
-	findBlock,
 	DEFAULT_LIMITS,
-	fitToTime,
-	idMaker,
-	overlap,
-	plainPeriod,
-	plannedMinutes,
-	resizePeriods,
-	roomFor,
-	setMinutes,
-	sizeLane,
-	splitIntoCopies,
+	drillOf,
 	type Edit,
-	type Found
-} from '.';
+	findBlock,
+	type Found,
+	idMaker,
+	plannedMinutes
+} from '../practice';
+import { fitToTime, plainPeriod, resizePeriods, setMinutes, sizeLane, splitIntoCopies } from '.';
 
 const context = demoContext();
 const practice = demoPractice();

@@ -2,7 +2,7 @@ import { splitEvenly } from '../base';
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period, Practice } from '../model/practice';
 import { slotSeconds } from '../sizing';
-import { drillOf, type Context } from './context';
+import { type Context, drillOf } from '../practice';
 
 /** A stretch of the practice, in seconds from its start. */
 export interface Window {

@@ -1,12 +1,9 @@
 import type { Drill } from '../model/drill';
 import type { Block, Period, PeriodKind } from '../model/practice';
 import type { Zone } from '../model/team';
+import { keptOutOfDrill, roomFor } from '../playing';
+import { idMaker, idsIn, type Plan } from '../practice';
 import { copiesFor, zoneIdsOf } from './copies';
-import { idsIn } from './find';
-import { idMaker } from './ids';
-import type { Plan } from './plan';
-import { keptOutOfDrill } from './restrictions';
-import { roomFor } from './room';
 import { chosenSize, groupAbout, NEW_STOP_SHARE, sizeHere } from './sizeHere';
 
 /** Ideal, least and most minutes of a new period around the minutes asked for. */

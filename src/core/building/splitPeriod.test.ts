@@ -2,18 +2,9 @@ import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { describeEdit } from '../checks';
 import type { Practice } from '../model/practice';
-import {
-	applyEdit,
-	evaluate,
-	idMaker,
-	idsIn,
-	mergeBlocks,
-	mergeWithNext,
-	plannedMinutes,
-	splitBlock,
-	splitPeriod,
-	type Edit
-} from '.';
+import { evaluate } from '../playing';
+import { applyEdit, type Edit, idMaker, idsIn, plannedMinutes } from '../practice';
+import { mergeBlocks, mergeWithNext, splitBlock, splitPeriod } from '.';
 
 const context = demoContext();
 const makeId = (practice: Practice) => idMaker(practice.periods.flatMap(idsIn));

@@ -2,18 +2,9 @@ import { splitEvenly } from '../base';
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
-import {
-	applyEdit,
-	evaluate,
-	intervalAt,
-	laidCopies,
-	resizePeriods,
-	splitIntoStations,
-	standingsAt,
-	stationPlayers,
-	suggestStations,
-	type Track
-} from '.';
+import { resizePeriods, splitIntoStations, stationPlayers, suggestStations } from '../building';
+import { applyEdit } from '../practice';
+import { evaluate, intervalAt, laidCopies, standingsAt, type Track } from '.';
 
 const context = demoContext();
 const practice = demoPractice();

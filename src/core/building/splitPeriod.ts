@@ -1,8 +1,6 @@
 import type { Block, Period, Practice, Slot } from '../model/practice';
-import { arranging } from './arranging';
+import { arranging, type EditOf, findPeriod } from '../practice';
 import { copyPeriod } from './copyPeriod';
-import type { EditOf } from './edit';
-import { findPeriod } from './find';
 import { setMinutes } from './resize';
 
 /** How a period is cut in two: the minutes of the first half, and the slots of each where it has stations. */

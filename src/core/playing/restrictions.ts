@@ -1,8 +1,7 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
 import type { Limits, Player, Restriction } from '../model/team';
-import { drillOf } from './context';
-import type { Plan } from './plan';
+import { drillOf, type Plan } from '../practice';
 import { isStation } from './schedule';
 import { rungsRun } from './steps';
 

@@ -3,7 +3,7 @@ import { mainAreas } from '../model/skill';
 import type { Lane, Period, Practice } from '../model/practice';
 import type { Zone } from '../model/team';
 import { copiesByFixtures, copiesInZone, kitNeeded, type SizeLimits } from '../sizing';
-import { drillOf, type Context } from './context';
+import { type Context, drillOf } from '../practice';
 import { playersOfCopy } from './schedule';
 
 /** What a block can be built from: what the other lanes of its period leave. */

@@ -3,15 +3,9 @@ import type { Drill } from '../model/drill';
 import type { Block, Group, Lane, Period, Slot } from '../model/practice';
 import { rotate } from '../rotation';
 import { slotSeconds } from '../sizing';
-import { arranging } from './arranging';
+import { isStation, keptOutOfDrill, playersOfLane } from '../playing';
+import { arranging, type Context, type EditOf, idMaker, idsIn, type Plan } from '../practice';
 import { groupsOf, makeGroups } from './copies';
-import type { Context } from './context';
-import type { EditOf } from './edit';
-import { idsIn } from './find';
-import { idMaker } from './ids';
-import type { Plan } from './plan';
-import { keptOutOfDrill } from './restrictions';
-import { isStation, playersOfLane } from './schedule';
 
 /** A station as it is asked for: a drill in a zone with its adults. */
 export interface StationWish {

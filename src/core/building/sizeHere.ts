@@ -3,11 +3,8 @@ import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Lane, Period } from '../model/practice';
 import { size, type SizeOption, type SizeOutput } from '../sizing';
-import { drillOf } from './context';
-import type { Found } from './find';
-import type { Plan } from './plan';
-import { limitsOf, roomFor, type Room } from './room';
-import { isStation, playersOfLane } from './schedule';
+import { isStation, limitsOf, playersOfLane, type Room, roomFor } from '../playing';
+import { drillOf, type Found, type Plan } from '../practice';
 
 /** The sizes of a drill in a period, and the room that they were found in. */
 export interface Sizing {

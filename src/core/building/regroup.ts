@@ -1,11 +1,7 @@
 import type { Group, Period } from '../model/practice';
 import type { RotateInput, RotateOutput } from '../rotation';
-import { arranging } from './arranging';
-import type { EditOf } from './edit';
-import { idMaker } from './ids';
-import { idsIn } from './find';
-import type { Plan } from './plan';
-import { isStation } from './schedule';
+import { isStation } from '../playing';
+import { arranging, type EditOf, idMaker, idsIn, type Plan } from '../practice';
 
 type Arrange = EditOf<'arrange-period'>;
 

@@ -1,6 +1,8 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
-import { applyEdit, copyPeriod, evaluate, idMaker, idsIn } from '.';
+import { evaluate } from '../playing';
+import { applyEdit, idMaker, idsIn } from '../practice';
+import { copyPeriod } from '.';
 
 test('a period copied into its own practice shares no id with it and gives just the same', () => {
 	const practice = demoPractice();

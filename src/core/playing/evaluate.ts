@@ -1,9 +1,9 @@
 import type { Zone } from '../model/team';
 import type { PeriodKind, Practice } from '../model/practice';
-import { playsAlike, type Context } from './context';
-import { figuresOf, type Figures } from './figures';
-import { playRun, type PlayedRun } from './playRun';
-import { arrivesAt, periodWindows, planRuns, type PeriodWindow, type PlannedRun } from './schedule';
+import { type Context, playsAlike } from '../practice';
+import { type Figures, figuresOf } from './figures';
+import { type PlayedRun, playRun } from './playRun';
+import { arrivesAt, type PeriodWindow, periodWindows, type PlannedRun, planRuns } from './schedule';
 import type { Interval, State, Track } from './timelineShapes';
 
 /** Two runs that ask for the same person at the same time. */

@@ -1,0 +1,23 @@
+export { splitIntoCopies } from './copies';
+export { copyPeriod } from './copyPeriod';
+export { periodFromDrill, plainPeriod } from './newPeriod';
+export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
+export { fitted, fitToTime, resizePeriods, setMinutes } from './resize';
+export {
+	chosenSize,
+	isDoneTogether,
+	runningShare,
+	sizeHere,
+	sizeLane,
+	type Sizing
+} from './sizeHere';
+export { mergeBlocks, splitBlock } from './splitBlock';
+export { mergeWithNext, splitPeriod } from './splitPeriod';
+export {
+	roundPlayers,
+	sideLanes,
+	splitIntoStations,
+	stationPlayers,
+	type StationWish
+} from './stations';
+export { stationGives, suggestStations } from './suggestStations';

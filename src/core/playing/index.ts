@@ -1,0 +1,46 @@
+export { drillAlone } from './alone';
+export { clearOf, gapBetween, type Rectangle } from './clear';
+export { evaluate, walkMetres, type Evaluation, type PersonClash } from './evaluate';
+export {
+	playersNowhere,
+	spreadOf,
+	type BlockFigures,
+	type Figures,
+	type PlayerFigures
+} from './figures';
+export {
+	laidCopies,
+	layInto,
+	pointAlong,
+	wayFrom,
+	type LaidCopy,
+	type LaidPath,
+	type Point
+} from './laying';
+export type { PlayedRun, RunSums } from './playRun';
+export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
+export { holdsOn, isKeptOutOfPeriod, keptOutOf, keptOutOfDrill } from './restrictions';
+export {
+	adultsIn,
+	kitLeft,
+	limitsOf,
+	maySupervise,
+	overlap,
+	roomFor,
+	suitableZones,
+	whoLeadsFirst,
+	zonesOfLane,
+	type Room
+} from './room';
+export {
+	arrivesAt,
+	isStation,
+	playersOfCopy,
+	playersOfLane,
+	type PeriodWindow,
+	type PlannedRun,
+	type Window
+} from './schedule';
+export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
+export { PracticeSummary, summaryOf } from './summary';
+export type { Interval, State, Track } from './timelineShapes';
