@@ -63,7 +63,7 @@ test('who is late or absent is planned with, and who is usually late is named', 
 	await page.getByRole('img', { name: /Who has worked with whom/ }).focus();
 	await page.keyboard.press('ArrowRight');
 	await expect(page.getByText(/ and .*: (never yet|\d+ times?, \d+ min)/)).toBeVisible();
-	await page.getByRole('button', { name: 'All 276 pairs as a table' }).click();
+	await page.getByRole('link', { name: 'All 276 pairs as a table' }).click();
 	await expect(page.getByRole('row')).toHaveCount(277);
 });
 
