@@ -1,16 +1,17 @@
-import { check } from '../../src/core/checks';
+import { resizePeriods } from '../../src/core/building';
+import { faultsIn, fixesFor } from '../../src/core/checks';
 import { simulate } from '../../src/core/drill';
 import { evaluate } from '../../src/core/playing';
-import { toContext } from '../../src/core/practice';
+import type { Practice } from '../../src/core/model/practice';
+import { applyEdit, toContext, type Context } from '../../src/core/practice';
 import { lineup, rotate } from '../../src/core/rotation';
-import { demoContext, demoPractice } from '../../tests/support/demo';
+import { demoContext, demoPractice, demoSurroundings } from '../../tests/support/demo';
 import { largePractice } from '../../tests/support/largePractice';
 import { randomLineup } from '../../tests/support/squads';
 import { report, time } from './report';
 
 const context = demoContext();
 const practice = demoPractice();
-const evaluation = evaluate(practice, context);
 const drill = context.shelf.find(({ id }) => id === 'turn-and-switch');
 if (!drill) throw new Error('The demo has no drill of five spots');
 const fiveSpots = drill;
@@ -51,12 +52,60 @@ report({
 	bound: 25,
 	of: 'median'
 });
+/** The demo's shelf with copies of its drills until there are a thousand, none of them for every day. */
+const manyDrills = Array.from({ length: 1000 }, (_, k) => {
+	const drill = context.shelf[k % context.shelf.length];
+	if (k < context.shelf.length) return drill;
+	return { ...drill, id: `${drill.id}-${k}`, frequency: 'vary' as const };
+});
+const shelved = toContext({ ...demoSurroundings(), drills: manyDrills });
 report({
-	name: 'check, demo practice, fixes tried',
-	milliseconds: time(() => check(evaluation), 50),
-	bound: 25,
+	name: 'findings of the demo practice, 1,000 drills on the shelf',
+	milliseconds: time(() => faultsIn(evaluate(practice, shelved)), 50),
+	bound: 10,
 	of: 'median'
 });
+const played = evaluate(practice, shelved);
+for (const fault of faultsIn(played))
+	report({
+		name: `fixes of one finding (${fault.code})`,
+		milliseconds: time(() => fixesFor(played, fault), 10, 3),
+		bound: 30,
+		of: 'median'
+	});
+
+/** One change of minutes after another until all of it is right: edit, play, findings. */
+function changes(from: Practice, around: Context): number[] {
+	let last = evaluate(from, around);
+	faultsIn(last);
+	let k = 0;
+	return time(() => {
+		const [period] = last.practice.periods;
+		k += 1;
+		const edit = resizePeriods(
+			last.practice,
+			new Map([[period.id, period.minutes + (k % 2 ? 1 : -1)]])
+		);
+		const applied = applyEdit(last.practice, edit);
+		if (!applied.ok) throw new Error(applied.failure);
+		last = evaluate(applied.value.practice, around, last);
+		faultsIn(last);
+	}, 40);
+}
+const pairs = largePractice({ players: 24, lanes: 12, minutes: 90 });
+const threes = largePractice({ players: 63, lanes: 21, minutes: 90 });
+for (const [name, from, around, bound] of [
+	['the demo practice', practice, context, 16.7],
+	['46 players in five lanes', large.practice, largeContext, 33],
+	['twelve pairs', pairs.practice, toContext(pairs.surroundings), 50],
+	['21 threes', threes.practice, toContext(threes.surroundings), 100]
+] as const)
+	report({
+		name: `one change of minutes, played with its findings, ${name}`,
+		milliseconds: changes(from, around),
+		bound,
+		of: 'median'
+	});
 
 console.log('evaluate as players and periods double (median of 5, ms):');
 for (const players of [12, 24, 48, 96]) {
