@@ -138,7 +138,7 @@
 			<li class="none">
 				{lookup.isAway
 					? w('The server does not answer: only these drills are searched.')
-					: w(`${fits.length} of ${onShelf} drills are here. Search for the others.`)}
+					: w(`${fits.length} of ${onShelf} drills are listed. Search for the others.`)}
 			</li>
 		{/if}
 	</ul>

@@ -107,12 +107,15 @@ export async function lastUses(db: Queryable, teamId: string): Promise<Map<strin
 	return new Map(rows.map(({ id, last }) => [id, last]));
 }
 
-/** The drills on the shelf that every practice is held against: those for every day, and warm-ups. */
+/** Staples of a team that has more of them than anybody uses. */
+const MOST_STAPLES = 30;
+
+/** The drills on the shelf that every practice is held against: those for every day, then warm-ups; 30 at most. */
 export async function listStaples(db: Queryable, teamId: string): Promise<Drill[]> {
 	const { rows } = await db.query<{ body: Drill }>(
 		`select body from drill_revision d where team_id = $1 and staple and ${ON_SHELF}
-		 order by drill_id`,
-		[teamId]
+		 order by body ->> 'frequency' <> 'daily', drill_id limit $2`,
+		[teamId, MOST_STAPLES]
 	);
 	return rows.map(({ body }) => body);
 }

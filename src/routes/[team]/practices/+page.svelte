@@ -100,7 +100,10 @@
 		</p>
 	{/each}
 	{#if data.lines.length < data.count}
-		<p><a href="?all" data-sveltekit-noscroll>{w(`Show all ${data.count} practices`)}</a></p>
+		<p>
+			<a class="link" href="?all" data-sveltekit-noscroll>{w(`Show all ${data.count} practices`)}</a
+			>
+		</p>
 	{/if}
 	{#if archived > 0}
 		<button class="link" onclick={() => (showsArchived = !showsArchived)}>

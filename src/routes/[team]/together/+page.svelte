@@ -92,6 +92,10 @@
 	.matrix {
 		min-width: 0;
 	}
+	section > .link {
+		display: inline-block;
+		padding-top: 10px;
+	}
 	nav {
 		font-size: 13.5px;
 		padding-bottom: 8px;
