@@ -4,6 +4,11 @@ import { simpleDrill } from '../../../../tests/support/drills';
 import { emptyOn } from '../../../../tests/support/database';
 import { findPractice } from '../repositories/practices';
 import { listTeams } from '../repositories/teams';
+import type { SentEdit } from '$core/practice';
+import { deletePerson, readPeople } from '../repositories/people';
+import { findLimits } from '../repositories/settings';
+import { changeAlone } from '../usecases/refusable';
+import { setLimits } from '../usecases/setLimits';
 import { listRevisions } from '../repositories/drills';
 import { createTeam } from '../usecases/createTeam';
 import { saveDrill } from '../usecases/saveDrill';
@@ -112,6 +117,23 @@ describe('several processes on one server', () => {
 		await expect(dbs[0].snapshot((tx) => tx.query('delete from team'))).rejects.toThrow(
 			'read-only'
 		);
+	});
+
+	test('change what a team has beside edits of its practice, none in the other’s way', async () => {
+		const stored = await findPractice(dbs[0], teamId, practiceId);
+		const work = (db: Db, k: number): Promise<unknown> => {
+			const edits = [{ id: `beside-${k}`, edit: { type: 'set-practice', set: { minutes: 80 } } }];
+			if (k % 3 === 0) return changeAlone(db, teamId, (tx) => deletePerson(tx, teamId, `p1${k}`));
+			if (k % 3 === 1)
+				return setLimits(db, teamId, { day: '2027-04-06', wanted: { waterMinutes: 10 + k } });
+			const revision = stored?.revision ?? 0;
+			return saveEdits(db, { teamId, practiceId, revision, edits: edits as SentEdit[] });
+		};
+		await atOnce(work, 9);
+		const people = (await readPeople(dbs[0], teamId)).map(({ id }) => id);
+		expect(['p10', 'p13', 'p16'].filter((id) => people.includes(id))).toEqual([]);
+		const limits = await findLimits(dbs[0], teamId, '2027-04-06');
+		expect([11, 14, 17]).toContain(limits.waterMinutes);
 	});
 
 	test('run again what collided', async () => {

@@ -30,6 +30,17 @@ export async function refusable<Value, Reason>(
 	}
 }
 
+/** Changes what a team has in one step, while nobody else does; gives what that gives. */
+export const changeAlone = <Value>(
+	db: Db,
+	teamId: string,
+	run: (tx: Queryable) => Promise<Value>
+): Promise<Value> =>
+	db.transaction(async (tx) => {
+		await lockTeam(tx, teamId);
+		return run(tx);
+	});
+
 /**
  * Changes what a team has, all of it or nothing, one change after another. Sent again under the same
  * `submission` it is answered and not done again. Otherwise as `refusable`.

@@ -5,6 +5,7 @@ import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
 import { adultsStored, saveAdults } from '$lib/server/usecases/saveAdults';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>
@@ -29,7 +30,9 @@ export const actions: Actions = {
 	},
 	remove: async ({ params, request }) => {
 		const id = textField(await request.formData(), 'adult');
-		const isGone = await deletePerson(await useDb(), params.team, id);
+		const isGone = await changeAlone(await useDb(), params.team, (tx) =>
+			deletePerson(tx, params.team, id)
+		);
 		if (!isGone) return fail(400, { misfit: { path: 'adult', message: 'is nobody of this team' } });
 	}
 };

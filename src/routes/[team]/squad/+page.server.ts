@@ -5,6 +5,7 @@ import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>
@@ -31,7 +32,9 @@ export const actions: Actions = {
 	},
 	remove: async ({ params, request }) => {
 		const id = textField(await request.formData(), 'player');
-		const isGone = await deletePerson(await useDb(), params.team as string, id);
+		const isGone = await changeAlone(await useDb(), params.team, (tx) =>
+			deletePerson(tx, params.team, id)
+		);
 		if (!isGone)
 			return fail(400, { misfit: { path: 'player', message: 'is nobody of this team' } });
 	}

@@ -3,6 +3,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { setDrillArchived } from '$lib/server/repositories/drills';
 import { loadDrillPage } from '$lib/server/usecases/drillPage';
+import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params, url }) =>
@@ -22,7 +23,9 @@ const archive =
 	(archived: boolean): Actions[string] =>
 	async ({ params }) => {
 		const { team, drill } = params as { team: string; drill: string };
-		const isDone = await setDrillArchived(await useDb(), team, { id: drill, archived });
+		const isDone = await changeAlone(await useDb(), team, (tx) =>
+			setDrillArchived(tx, team, { id: drill, archived })
+		);
 		if (!isDone) return fail(400, { message: 'There is no such drill.' });
 	};
 

@@ -6,6 +6,7 @@ import { deletePerson } from '$lib/server/repositories/people';
 import { loadPerson } from '$lib/server/usecases/person';
 import { factsStored, savePerson } from '$lib/server/usecases/savePerson';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
+import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>
@@ -25,7 +26,9 @@ export const actions: Actions = {
 		return saved.ok ? { saved: true } : fail(400, { misfit: saved.failure });
 	},
 	remove: async ({ params: { team: teamId, person: id } }) => {
-		if (!(await deletePerson(await useDb(), teamId, id))) error(404, 'There is no such player.');
+		const db = await useDb();
+		const isGone = await changeAlone(db, teamId, (tx) => deletePerson(tx, teamId, id));
+		if (!isGone) error(404, 'There is no such player.');
 		redirect(303, `/${encodeURIComponent(teamId)}/squad`);
 	}
 };
