@@ -1,10 +1,12 @@
 import type { Drill } from '../model/drill';
-import type { Block, Practice } from '../model/practice';
+import type { Block, Period, Practice } from '../model/practice';
 import { footprint } from '../sizing';
 import { type Context, toContext } from '../practice';
 
 /** Metres of ground around the copy, as a share of its longer side: lines stand there. */
 const AROUND = 0.18;
+/** A drill that is played alone is played on no day in particular. */
+const ANY_DAY = '2027-01-04';
 
 /** How one copy of a drill is to run. */
 export interface AloneRequest {
@@ -19,20 +21,11 @@ export interface AloneRequest {
 const people = (stem: string, count: number) =>
 	Array.from({ length: count }, (_, index) => ({ id: `${stem}${index + 1}`, number: index + 1 }));
 
-/**
- * A practice of nothing but one copy of a drill on ground of its own, to be evaluated and drawn like any
- * other: players "1", "2", … in that order, and as many adults as are asked for.
- */
-export function drillAlone(
-	drill: Drill,
-	{ players, climb, minutes, adults, stopShare = 0 }: AloneRequest
-): { practice: Practice; context: Context } {
+/** Ground just large enough for one copy, with room around it, and who is there. */
+function contextAlone(drill: Drill, { players, adults }: AloneRequest): Context {
 	const { length, width } = footprint(drill, players);
 	const margin = Math.max(2, Math.max(length, width) * AROUND);
-	const zone = { id: 'copy', name: '', x: margin, y: margin, length, width };
-	const squad = people('', players).map(({ id, number }) => ({ id, number, name: id }));
-	const coaches = people('A', adults).map(({ id }) => ({ id, name: id, role: 'coach' }));
-	const context = toContext({
+	return toContext({
 		team: {
 			id: 'alone',
 			name: drill.name,
@@ -42,23 +35,29 @@ export function drillAlone(
 			skillAreas: [],
 			units: []
 		},
-		season: { id: 'alone', name: drill.name, firstDay: '2027-01-04', weeks: 1 },
-		players: squad,
-		adults: coaches,
+		season: { id: 'alone', name: drill.name, firstDay: ANY_DAY, weeks: 1 },
+		players: people('', players).map(({ id, number }) => ({ id, number, name: id })),
+		adults: people('A', adults).map(({ id }) => ({ id, name: id, role: 'coach' })),
 		ground: {
 			id: 'alone',
 			name: drill.name,
 			length: length + 2 * margin,
 			width: width + 2 * margin,
 			markings: [],
-			zones: [zone]
+			zones: [{ id: 'copy', name: '', x: margin, y: margin, length, width }]
 		},
 		kit: {},
 		drills: [drill]
 	});
-	const ids = squad.map(({ id }) => id);
-	const copy = { id: 'c', zoneId: zone.id, players: ids, adults: coaches.map(({ id }) => id) };
-	const block = {
+}
+
+/** The one period of a practice of one copy. */
+function periodAlone(
+	drill: Drill,
+	{ climb, minutes, stopShare = 0 }: AloneRequest,
+	copy: Block['copies'][number]
+): Period {
+	const block: Block = {
 		id: 'b',
 		drill: { id: drill.id, revision: drill.revision ?? 1 },
 		climb,
@@ -66,31 +65,44 @@ export function drillAlone(
 		copies: [copy],
 		stopShare
 	};
+	return {
+		id: 'p',
+		name: drill.name,
+		kind: 'together',
+		rank: 'must',
+		min: 1,
+		ideal: minutes,
+		max: minutes,
+		minutes,
+		lanes: [{ id: 'l', zoneIds: [copy.zoneId], blocks: [block] }]
+	};
+}
+
+/**
+ * A practice of nothing but one copy of a drill on ground of its own, to be evaluated and drawn like any
+ * other: players "1", "2", … in that order, and as many adults as are asked for.
+ */
+export function drillAlone(
+	drill: Drill,
+	request: AloneRequest
+): { practice: Practice; context: Context } {
+	const context = contextAlone(drill, request);
+	const expected = context.players.map(({ id }) => id);
+	const adults = context.adults.map(({ id }) => id);
+	const copy = { id: 'c', zoneId: 'copy', players: expected, adults };
 	const practice: Practice = {
 		format: 'fieldplan/practice@1',
 		id: 'alone',
 		teamId: 'alone',
 		seasonId: 'alone',
-		date: '2027-01-04',
+		date: ANY_DAY,
 		start: '00:00',
 		timeZone: 'UTC',
-		minutes,
+		minutes: request.minutes,
 		place: drill.name,
-		expected: ids,
-		adults: copy.adults,
-		periods: [
-			{
-				id: 'p',
-				name: drill.name,
-				kind: 'together',
-				rank: 'must',
-				min: 1,
-				ideal: minutes,
-				max: minutes,
-				minutes,
-				lanes: [{ id: 'l', zoneIds: [zone.id], blocks: [block] }]
-			}
-		]
+		expected,
+		adults,
+		periods: [periodAlone(drill, request, copy)]
 	};
 	return { practice, context };
 }

@@ -128,96 +128,116 @@ function besideOthers(
 	};
 }
 
-/** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
-export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
-	const { context, players, windows, practice } = evaluation;
-	const laid = new Map(
-		laidCopies(evaluation, second).map((copy) => [copy.played.run.copy.id, copy])
-	);
-	const window = windows.find(({ toSecond }) => second < toSecond) ?? windows.at(-1);
-	const groups = window?.period.groups ?? [];
-	const groupOf = (person: string) =>
-		groups.find((group) => group.players.includes(person)) ?? null;
-	const tracksNow = practice.expected.map((person) =>
-		intervalAt(players.get(person) ?? [], second)
-	);
-	const inLine = new Map<string, number>();
-	const onSpot = new Map<string, number>();
-	const inHuddle = new Map<string, number>();
-	for (const at of tracksNow) {
-		if (at?.state === 'wait' && at.spot) countOne(inLine, lineKey(at));
-		else if (at?.spot) countOne(onSpot, lineKey(at));
-		else if (at?.place && !at.spot && at.state !== 'move') countOne(inHuddle, at.place);
-	}
-	const counts = new Map<string, number>();
-	const next = (key: string) => {
-		const index = counts.get(key) ?? 0;
-		counts.set(key, index + 1);
-		return index;
-	};
-	const metres = bibMetres(context.ground);
-	const bench = { x: context.ground.length * 0.62, y: context.ground.width - 2 };
+/** Everyone at one second: how many are at each place, and who of them is the next to be put there. */
+class Crowd {
+	/** What each does now, in the order in which they are expected. */
+	readonly now: readonly (Interval | undefined)[];
+	private readonly inLine = new Map<string, number>();
+	private readonly onSpot = new Map<string, number>();
+	private readonly inHuddle = new Map<string, number>();
+	private readonly placed = new Map<string, number>();
+	private readonly laid: ReadonlyMap<string, LaidCopy>;
+	private readonly metres: number;
+	private readonly bench: Point;
 
-	function pointOf(track: Track, at: Interval | undefined): Point {
-		const copy = at?.copy ? laid.get(at.copy) : undefined;
+	constructor(
+		private readonly evaluation: Evaluation,
+		private readonly second: number
+	) {
+		const { practice, players, context } = evaluation;
+		const { ground } = context;
+		this.laid = new Map(
+			laidCopies(evaluation, second).map((copy) => [copy.played.run.copy.id, copy])
+		);
+		this.metres = bibMetres(ground);
+		this.bench = { x: ground.length * 0.62, y: ground.width - 2 };
+		this.now = practice.expected.map((person) => intervalAt(players.get(person) ?? [], second));
+		for (const at of this.now) {
+			if (at?.state === 'wait' && at.spot) countOne(this.inLine, lineKey(at));
+			else if (at?.spot) countOne(this.onSpot, lineKey(at));
+			else if (at?.place && at.state !== 'move') countOne(this.inHuddle, at.place);
+		}
+	}
+
+	/** The place of whoever does this now; each call puts the next of those who share a place. */
+	pointOf(track: Track, at: Interval | undefined): Point {
+		const copy = at?.copy ? this.laid.get(at.copy) : undefined;
 		const spot = at?.spot ? copy?.spots.get(at.spot) : undefined;
-		if (at && copy && spot) {
-			const waits = at.state === 'wait';
-			const index = next(`${lineKey(at)} ${waits}`);
-			// Where all hold a spot together nobody stands in a line: they wait where they run.
-			const isShared = copy.drill.spots.some(
-				({ id, upTo }) => id === at.spot && upTo !== undefined
-			);
-			if (waits && isShared) {
-				const people = inLine.get(lineKey(at)) ?? 1;
-				return besideOthers(spot, copy, { index, people, metres });
-			}
-			if (!waits) {
-				const share = (second - at.fromSecond) / (at.toSecond - at.fromSecond);
-				const point = pointAlong(wayFrom(copy, at.spot as string), share);
-				const people = onSpot.get(lineKey(at)) ?? 1;
-				return besideOthers(point, copy, { index, people, metres });
-			}
-			const line = lineFrom(spot, copy.zone, {
-				players: inLine.get(lineKey(at)) ?? 1,
-				metres
-			});
-			return { x: spot.x + line.x * (index + 1), y: spot.y + line.y * (index + 1) };
+		if (at && copy && spot) return this.atSpot(at, copy, spot);
+		if (at?.state === 'move') return this.underWay(track, at);
+		const zone = this.evaluation.context.zoneById.get(at?.place ?? '');
+		return zone ? this.aroundTheCoach(zone) : this.onTheBench();
+	}
+
+	/** How many have been put at a place before. */
+	private next(key: string): number {
+		const index = this.placed.get(key) ?? 0;
+		this.placed.set(key, index + 1);
+		return index;
+	}
+
+	/** On a spot or on its way, or in its line. */
+	private atSpot(at: Interval, copy: LaidCopy, spot: Point): Point {
+		const { metres } = this;
+		const key = lineKey(at);
+		const waits = at.state === 'wait';
+		const index = this.next(`${key} ${waits}`);
+		if (!waits) {
+			const share = (this.second - at.fromSecond) / (at.toSecond - at.fromSecond);
+			const point = pointAlong(wayFrom(copy, at.spot as string), share);
+			return besideOthers(point, copy, { index, people: this.onSpot.get(key) ?? 1, metres });
 		}
-		if (at?.state === 'move') {
-			const from = context.zoneById.get(zoneNear(track, second, -1) ?? '');
-			const to = context.zoneById.get(at.place ?? zoneNear(track, second, 1) ?? '');
-			const part = (second - at.fromSecond) / Math.max(1, at.toSecond - at.fromSecond);
-			const [a, b] = [from ?? to, to ?? from].map((zone) => (zone ? middleOf(zone) : bench));
-			const index = next(`move ${from?.id} ${to?.id}`);
-			return {
-				x: a.x + (b.x - a.x) * part + (index % 3) * metres,
-				y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * metres
-			};
-		}
-		const zone = context.zoneById.get(at?.place ?? '');
-		if (zone) {
-			const index = next(`huddle ${zone.id}`);
-			return huddle(zone, { index, people: inHuddle.get(zone.id) ?? 1, room: metres });
-		}
-		const index = next('bench');
+		const players = this.inLine.get(key) ?? 1;
+		// Where all hold a spot together nobody stands in a line: they wait where they run.
+		const isShared = copy.drill.spots.some(({ id, upTo }) => id === at.spot && upTo !== undefined);
+		if (isShared) return besideOthers(spot, copy, { index, people: players, metres });
+		const line = lineFrom(spot, copy.zone, { players, metres });
+		return { x: spot.x + line.x * (index + 1), y: spot.y + line.y * (index + 1) };
+	}
+
+	private underWay(track: Track, at: Interval): Point {
+		const { second, metres, bench } = this;
+		const { zoneById } = this.evaluation.context;
+		const from = zoneById.get(zoneNear(track, second, -1) ?? '');
+		const to = zoneById.get(at.place ?? zoneNear(track, second, 1) ?? '');
+		const part = (second - at.fromSecond) / Math.max(1, at.toSecond - at.fromSecond);
+		const [a, b] = [from ?? to, to ?? from].map((zone) => (zone ? middleOf(zone) : bench));
+		const index = this.next(`move ${from?.id} ${to?.id}`);
+		return {
+			x: a.x + (b.x - a.x) * part + (index % 3) * metres,
+			y: a.y + (b.y - a.y) * part + Math.floor(index / 3) * metres
+		};
+	}
+
+	private aroundTheCoach(zone: Zone): Point {
+		const index = this.next(`huddle ${zone.id}`);
+		return huddle(zone, { index, people: this.inHuddle.get(zone.id) ?? 1, room: this.metres });
+	}
+
+	private onTheBench(): Point {
+		const index = this.next('bench');
 		const row = Math.floor(index / BENCH_SEATS);
+		const { bench, metres } = this;
 		return { x: bench.x - (index % BENCH_SEATS) * metres, y: bench.y - row * metres };
 	}
+}
 
+/** Where everyone expected stands at a second: on a spot, in its line, around the coach, under way. */
+export function standingsAt(evaluation: Evaluation, second: number): Standing[] {
+	const { players, windows, practice } = evaluation;
+	const window = windows.find(({ toSecond }) => second < toSecond) ?? windows.at(-1);
+	const groups = window?.period.groups ?? [];
+	const crowd = new Crowd(evaluation, second);
 	return practice.expected.map((person, index) => {
-		const track = players.get(person) ?? [];
-		const at = tracksNow[index];
-		const { x, y } = pointOf(track, at);
+		const at = crowd.now[index];
 		return {
 			person,
-			x,
-			y,
+			...crowd.pointOf(players.get(person) ?? [], at),
 			state: at?.state ?? 'off',
 			zone: at?.place ?? null,
 			block: at?.block ?? null,
 			spot: at?.spot ?? null,
-			group: groupOf(person)
+			group: groups.find((group) => group.players.includes(person)) ?? null
 		};
 	});
 }
