@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onMount, tick, untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { nanoid } from 'nanoid';
 	import { describeFailure } from '$core/checks';
 	import type { Drill } from '$core/model/drill';
@@ -33,10 +33,12 @@
 	import { DrillLookup } from '$lib/state/drillLookup.svelte';
 	import { Fixes } from '$lib/state/fixes.svelte';
 	import { browserKeepers, PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { WhoMet } from '$lib/state/whoMet.svelte';
+	import { focusBack } from '$lib/components/page/focusBack.svelte';
 	import LeaveDialog from '$lib/components/page/LeaveDialog.svelte';
 	import { useWording } from '$lib/components/page/wording.svelte';
 	import type { Surroundings } from '$core/model/bundle';
-	import { weekOf, type Meetings } from '$core/season';
+	import { weekOf } from '$core/season';
 	import type { ServerState } from '$lib/state/saver';
 	import PracticeDialog from './PracticeDialog.svelte';
 	import Unsaved from './Unsaved.svelte';
@@ -93,29 +95,19 @@
 		},
 		leave: () => {}
 	};
-	/** Who was in a group with whom before: asked for when groups are made. */
-	let met: Meetings | null = $state.raw(null);
+	const whoMet = untrack(() => {
+		const { teamId, id } = data.stored.practice;
+		return new WhoMet(`/${teamId}/practices/${id}/met`);
+	});
 	async function askWhoMet() {
-		const { teamId, id } = editor.practice;
-		const answer = await fetch(`/${teamId}/practices/${id}/met`).catch(() => null);
-		met = answer?.ok ? await answer.json() : [];
-		if (!answer?.ok) view.said = w('The server does not answer: who met whom is not counted now.');
+		await whoMet.ask();
+		if (whoMet.isAway)
+			view.said = w('The server does not answer: who met whom is not counted now.');
 	}
 	$effect(() => {
-		if (view.dialog === 'groups' && !met) void askWhoMet();
+		if (view.dialog === 'groups') untrack(() => void askWhoMet());
 	});
-
-	// A dialog that closes gives the focus back to what opened it.
-	let opener: HTMLElement | null = null;
-	$effect.pre(() => {
-		const isOpen = view.dialog !== null;
-		if (isOpen) opener ??= document.activeElement as HTMLElement | null;
-		else if (opener) {
-			const back = opener;
-			opener = null;
-			void tick().then(() => back.isConnected && back.focus());
-		}
-	});
+	focusBack(() => view.dialog !== null);
 
 	const apply = (edit: Edit) => tell(editor.apply(edit));
 	function tell(failure: EditFailure | null) {
@@ -237,8 +229,14 @@
 		}}
 		onclose={() => (view.dialog = null)}
 	/>
-{:else if view.dialog === 'groups' && period && met}
-	<GroupsDialog {editor} {period} {met} onapply={apply} onclose={() => (view.dialog = null)} />
+{:else if view.dialog === 'groups' && period && whoMet.met}
+	<GroupsDialog
+		{editor}
+		{period}
+		met={whoMet.met}
+		onapply={apply}
+		onclose={() => (view.dialog = null)}
+	/>
 {:else if view.dialog === 'rotation' && period}
 	<RotationDialog {editor} {period} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'lineup' && game}

@@ -19,7 +19,8 @@ function emptyContext({ history, contexts }: TeamRead, { date, groundId }: Pract
 	return context;
 }
 
-const keyOf = ({ id, revision = 1 }: Pick<Drill, 'id' | 'revision'>) => `${id}@${revision}`;
+/** A name of a revision of a drill: `id@3`. */
+export const keyOf = ({ id, revision = 1 }: Pick<Drill, 'id' | 'revision'>) => `${id}@${revision}`;
 
 /** The revisions that a practice names, and the drills that every practice is held against. */
 export async function drillsOf(

@@ -18,7 +18,7 @@ import { findTeam, listSeasons } from '../repositories/teams';
 import { memoryOf, type TeamRead } from '../memory';
 import { readTeam } from '../repositories/teamHistory';
 import { listAttended } from './attendance';
-import { drillsOf } from './play';
+import { drillsOf, keyOf } from './play';
 
 /** A practice in the list of a season. */
 export interface PracticeLine extends Omit<SummedPractice, 'summary'> {
@@ -54,41 +54,43 @@ export interface Board {
 /** Drills that a board has at hand from the start; it asks for others when they are looked for. */
 const DRILLS_AT_HAND = 40;
 
-/** A practice with what is printed of it, or undefined where one of them is not there. */
-export async function loadPaper(
+/** A practice with what it is built from and drills `beside` its own; undefined where one of them is not there. */
+async function loadWith(
 	db: Queryable,
-	teamId: string,
-	practiceId: string,
-	more: (team: TeamRead) => Promise<readonly Drill[]> = async () => []
+	{ teamId, practiceId }: { teamId: string; practiceId: string },
+	beside: (team: TeamRead) => Promise<readonly Drill[]>
 ): Promise<Board | undefined> {
 	const stored = await findPractice(db, teamId, practiceId);
 	const team = stored && (await readTeam(db, teamId));
 	if (!team) return undefined;
 	const { date, groundId } = stored.practice;
-	const all = [...(await more(team)), ...(await drillsOf(db, team, stored.practice))];
-	const drills = [
-		...new Map(all.map((drill) => [`${drill.id} ${drill.revision}`, drill])).values()
-	];
+	const all = [...(await beside(team)), ...(await drillsOf(db, team, stored.practice))];
+	const drills = [...new Map(all.map((drill) => [keyOf(drill), drill])).values()];
 	const surroundings = surroundingsOn(team.history, { day: date, groundId, drills });
 	if (!surroundings) return undefined;
 	const week = weekOf(surroundings.season, date);
 	return { stored, surroundings, week, drillsOnShelf: team.onShelf };
 }
 
-/** A practice with what it is built from, or undefined where one of them is not there. */
-export async function loadBoard(
+/** A practice with what is printed of it: no drills but its own and those that it is held against. */
+export const loadPaper = (db: Queryable, teamId: string, practiceId: string) =>
+	loadWith(db, { teamId, practiceId }, async () => []);
+
+/** A practice as its board has it, with the drills that are at hand there. */
+export const loadBoard = (db: Queryable, teamId: string, practiceId: string) =>
+	loadWith(db, { teamId, practiceId }, ({ version }) => drillsAtHand(db, { teamId, version }));
+
+/** The drills that boards of a team have at hand; for a minute from memory. */
+async function drillsAtHand(
 	db: Queryable,
-	teamId: string,
-	practiceId: string
-): Promise<Board | undefined> {
-	return loadPaper(db, teamId, practiceId, async ({ version }) => {
-		const { atHand } = memoryOf(db);
-		const known = atHand.get(version);
-		if (known) return known;
-		const drills = await listAtHand(db, teamId, DRILLS_AT_HAND);
-		atHand.set(version, drills);
-		return drills;
-	});
+	{ teamId, version }: { teamId: string; version: string }
+): Promise<readonly Drill[]> {
+	const { atHand } = memoryOf(db);
+	const known = atHand.get(version);
+	if (known) return known;
+	const drills = await listAtHand(db, teamId, DRILLS_AT_HAND);
+	atHand.set(version, drills);
+	return drills;
 }
 
 /** How often players were in a group together before a practice; undefined where it is not there. */
