@@ -12,8 +12,22 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
 			to: {
-				pathNot: '^src/core|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
+				pathNot: '^src/(core|words)/|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
 			}
+		},
+		{
+			name: 'words-stand-below-all',
+			comment: 'Texts know nothing of who says them.',
+			severity: 'error',
+			from: { path: '^src/words', pathNot: '\\.test\\.ts$' },
+			to: { pathNot: '^src/words/|node_modules/@messageformat/' }
+		},
+		{
+			name: 'messages-are-read-by-the-build',
+			comment: 'Only the command line, which is not built, reads messages as it runs.',
+			severity: 'error',
+			from: { pathNot: '^src/cli/|\\.test\\.ts$' },
+			to: { path: '^src/words/read\\.ts$' }
 		},
 		{
 			name: 'model-is-the-ground-floor',
@@ -72,7 +86,7 @@ module.exports = {
 	options: {
 		doNotFollow: { path: 'node_modules' },
 		tsPreCompilationDeps: true,
-		tsConfig: { fileName: 'tsconfig.json' },
+		tsConfig: { fileName: 'tsconfig.imports.json' },
 		enhancedResolveOptions: {
 			exportsFields: ['exports'],
 			conditionNames: ['import', 'svelte', 'default']

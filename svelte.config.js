@@ -7,7 +7,7 @@ export default {
 	preprocess: [vitePreprocess(), optimizeImports()],
 	kit: {
 		adapter: adapter({ precompress: false }),
-		alias: { $core: 'src/core' },
+		alias: { $core: 'src/core', $words: 'src/words', $texts: 'src/words/en' },
 		// The doors of src/lib/server/doors.ts check the origin of every state change, JSON too.
 		csrf: { trustedOrigins: ['*'] },
 		csp: {

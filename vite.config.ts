@@ -1,6 +1,7 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { optimizeCss } from 'carbon-preprocess-svelte';
 import { defineConfig, type Plugin } from 'vite';
+import { catalogue } from './scripts/words.ts';
 
 /** Carbon's style sheet without remote fonts and without the themes that are not used. */
 function carbonCss(): Plugin {
@@ -19,7 +20,19 @@ function carbonCss(): Plugin {
 }
 
 export default defineConfig({
-	plugins: [carbonCss(), sveltekit(), optimizeCss()],
-	ssr: { noExternal: ['carbon-components-svelte'] },
+	build: {
+		rolldownOptions: {
+			// A shape that nothing is held against is left out: the browser reads no files.
+			treeshake: {
+				manualPureFunctions: ['Type', 'object', 'orNone', 'byKey'],
+				moduleSideEffects: [
+					{ test: /\/src\/(core|words)\//, sideEffects: false },
+					{ test: /\/node_modules\/typebox\//, sideEffects: false }
+				]
+			}
+		}
+	},
+	plugins: [catalogue(), carbonCss(), sveltekit(), optimizeCss()],
+	ssr: { noExternal: ['carbon-components-svelte', '@messageformat/runtime'] },
 	server: { watch: { ignored: ['**/data/postgres/**'] } }
 });

@@ -1,16 +1,26 @@
+import { fileURLToPath } from 'node:url';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
+import { catalogue } from './scripts/words.ts';
+
+const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
+const WORDS = [
+	{ find: /^\$words/, replacement: at('src/words') },
+	{ find: /^\$texts/, replacement: at('src/words/en') }
+];
 
 /** Core runs without the Svelte plugin: it must stand alone. */
 export default defineConfig({
-	plugins: [sveltekit()],
+	plugins: [catalogue(), sveltekit()],
 	test: {
 		projects: [
 			{
+				plugins: [catalogue()],
+				resolve: { alias: WORDS },
 				test: {
 					name: 'core',
 					environment: 'node',
-					include: ['src/{core,cli,doors}/**/*.test.ts'],
+					include: ['src/{core,cli,doors,words}/**/*.test.ts'],
 					pool: 'threads',
 					isolate: false,
 					sequence: { groupOrder: 0 }

@@ -9,6 +9,8 @@ import {
 	type Search
 } from '../core/base';
 import { check, describeFinding } from '../core/checks';
+import { speaker } from '../words';
+import { readMessage } from '../words/read';
 import { fit, FitInput } from '../core/clock';
 import { group, GroupInput, groupSearch } from '../core/grouping';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
@@ -42,11 +44,12 @@ function command<Schema extends TSchema>(
 function checkBundle({ practice, ...bundle }: Static<typeof Bundle>): Outcome<unknown> {
 	const { format: _format, ...surroundings } = bundle;
 	const evaluation = evaluate(practice, toContext(surroundings));
+	const say = speaker(evaluation.context.team.words, readMessage);
 	const { busyShare, turns } = evaluation.figures;
 	return ok({
 		findings: check(evaluation).map((finding) => ({
 			...finding,
-			message: describeFinding(finding, evaluation)
+			message: describeFinding(finding, evaluation, say)
 		})),
 		figures: { busyShare, turns, seconds: evaluation.seconds }
 	});

@@ -1,7 +1,7 @@
 import { Ajv, type ValidateFunction } from 'ajv';
 import type { Static, TSchema } from 'typebox';
 import { fail, ok, type Result } from '../core/base';
-import { isDay } from '../core/model/fields';
+import { isDay } from '../core/model/day';
 import { explain, type Misfit } from './explain';
 
 const ajv = new Ajv({

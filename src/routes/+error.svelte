@@ -1,12 +1,16 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/page';
+
+	const say = useWords();
 </script>
 
-<svelte:head><title>{page.status} · Field Plan</title></svelte:head>
+<svelte:head><title>{say(texts.fieldPlan2, { status: page.status })}</title></svelte:head>
 
 <main>
-	<h1 class="wide">{page.error?.message ?? 'Something went wrong.'}</h1>
-	<p>Nothing that was saved is lost. <a href="/">Go to the practices</a></p>
+	<h1 class="wide">{page.error?.message ?? say(texts.somethingWentWrong)}</h1>
+	<p>{say(texts.nothingThatWasSavedIsLost)} <a href="/">{say(texts.goToThePractices)}</a></p>
 </main>
 
 <style>

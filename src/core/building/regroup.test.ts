@@ -7,6 +7,9 @@ import { meetingsIn } from '../season';
 import { evaluate } from '../playing';
 import { applyEdit, type Edit, findPeriod } from '../practice';
 import { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from '.';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 const practice = demoPractice();
@@ -18,7 +21,7 @@ const stations = () => {
 function after(edit: Edit) {
 	const applied = applyEdit(practice, edit);
 	if (!applied.ok) throw new Error(applied.failure);
-	return { next: applied.value.practice, words: describeEdit(edit, { practice, context }) };
+	return { next: applied.value.practice, words: describeEdit(edit, { practice, context }, say) };
 }
 
 test('new groups take the place of those that go round, the others stay', () => {

@@ -5,6 +5,9 @@ import type { Practice } from '../model/practice';
 import { evaluate } from '../playing';
 import { applyEdit, type Edit, idMaker, idsIn, plannedMinutes } from '../practice';
 import { mergeBlocks, mergeWithNext, splitBlock, splitPeriod } from '.';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 const makeId = (practice: Practice) => idMaker(practice.periods.flatMap(idsIn));
@@ -60,10 +63,10 @@ test('a round of stations is cut between two slots, goes on where it was, and is
 test('both are called by what they do', () => {
 	const practice = demoPractice();
 	const edit = splitPeriod(practice, 'squares', makeId(practice)) as Edit;
-	expect(describeEdit(edit, { practice, context })).toBe('Cut Two-touch squares in two');
+	expect(describeEdit(edit, { practice, context }, say)).toBe('Cut Two-touch squares in two');
 	const split = after(practice, edit);
 	const merge = mergeWithNext(split, 'squares') as Edit;
-	expect(describeEdit(merge, { practice: split, context })).toBe(
+	expect(describeEdit(merge, { practice: split, context }, say)).toBe(
 		'Merge Two-touch squares into the one before'
 	);
 });

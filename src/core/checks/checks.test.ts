@@ -13,6 +13,9 @@ import {
 	fixesFor,
 	type FindingCode
 } from '.';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 
@@ -194,7 +197,7 @@ describe('check', () => {
 				const practice = make();
 				const [finding] = of(practice, code, contexts[code]);
 				expect(finding).toBeDefined();
-				const said = describeFinding(finding, { practice, context });
+				const said = describeFinding(finding, { practice, context }, say);
 				expect(said).toMatch(/^[A-Z0-9].*\.$/s);
 				expect(said).not.toMatch(/undefined|NaN|null/);
 			});
@@ -212,7 +215,9 @@ describe('check', () => {
 					// Which of two drills of one skill goes is for the coach to say.
 					if (code !== 'skill-twice') expect(fixes.length).toBeGreaterThan(0);
 					for (const edit of fixes) {
-						expect(describeEdit(edit, { practice, context })).not.toMatch(/undefined|NaN|null/);
+						expect(describeEdit(edit, { practice, context }, say)).not.toMatch(
+							/undefined|NaN|null/
+						);
 						const applied = applyEdit(practice, edit);
 						if (!applied.ok) throw new Error(applied.failure);
 						const left = places(applied.value.practice, code, contexts[code]);
@@ -270,7 +275,7 @@ describe('check', () => {
 		const finding = of(twice, 'player-twice').find(isTheirs);
 		const mended = (finding?.fixes ?? []).map((fix) => after(twice, fix));
 		expect(mended.map((each) => of(each, 'player-twice').filter(isTheirs))).toEqual([[], []]);
-		const said = finding?.fixes.map((fix) => describeEdit(fix, { practice: twice, context }));
+		const said = finding?.fixes.map((fix) => describeEdit(fix, { practice: twice, context }, say));
 		expect(said?.some((each) => / out of Four stations$/.test(each))).toBe(true);
 	});
 
@@ -286,7 +291,9 @@ describe('check', () => {
 		const adults = ['head', practice.adults.filter((id) => id !== 'head')[0]];
 		const [finding] = of({ ...practice, adults }, 'adults-few');
 		expect(finding.values).toMatchObject({ adults: 1, needed: 2, until: 600 });
-		expect(describeFinding(finding, { practice, context })).toMatch(/1 are there until 18:40\.$/);
+		expect(describeFinding(finding, { practice, context }, say)).toMatch(
+			/1 is there until 18:40\.$/
+		);
 		// Players who come later need nobody before they come.
 		const few = Object.fromEntries(practice.expected.slice(12).map((id) => [id, 15]));
 		const later = { ...practice, adults, late: { head: 10, ...few } };
@@ -309,7 +316,7 @@ describe('check', () => {
 			values: { minutes: 30, limit: 20, last: 'x' },
 			fixes: []
 		};
-		expect(describeFinding(finding, { practice, context })).toContain('from 18:52;');
+		expect(describeFinding(finding, { practice, context }, say)).toContain('from 18:52;');
 	});
 
 	test('lists what would stop the practice first', () => {
@@ -323,10 +330,10 @@ describe('check', () => {
 		const before = { ...sound(), minutes: 60 };
 		const fitting = fitToTime(before, context.limits);
 		if (!fitting.ok) throw new Error(fitting.failure.message);
-		expect(describeFit(before, after(before, fitting.value))).toMatch(
+		expect(describeFit(before, after(before, fitting.value), say)).toMatch(
 			/^Fitted: .*Eight a side dropped\.$/
 		);
-		expect(describeFit(before, before)).toBe('Everything fits as it is.');
+		expect(describeFit(before, before, say)).toBe('Everything fits as it is.');
 	});
 
 	test('finds nothing to say about an empty practice', () => {

@@ -9,6 +9,9 @@ import { evaluate } from '../playing';
 import { applyEdit, blocksOf, type Context, drillOf, toContext } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type Fault, type Trouble } from '.';
 import { VALUES } from './finding';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const teams = demoTeams().map((team) => ({
 	team,
@@ -134,7 +137,7 @@ describe.each(teams)('a practice of $team to which harm is done', ({ practice, c
 			const evaluation = evaluate(each, context);
 			const found = faultsIn(evaluation);
 			for (const fault of found) {
-				const said = describeFinding(fault, around);
+				const said = describeFinding(fault, around, say);
 				expect(said).toMatch(/^[\p{Lu}0-9].*\.$/su);
 				expect(said).not.toMatch(/undefined|NaN|null|Infinity|\[object/);
 				for (const { code, values } of fault.parts)
@@ -142,7 +145,7 @@ describe.each(teams)('a practice of $team to which harm is done', ({ practice, c
 			}
 			for (const fault of oneOfEach(found))
 				for (const fix of fixesFor(evaluation, fault)) {
-					expect(describeEdit(fix, around)).not.toMatch(/undefined|NaN|null|\[object/);
+					expect(describeEdit(fix, around, say)).not.toMatch(/undefined|NaN|null|\[object/);
 					const applied = applyEdit(each, fix);
 					if (!applied.ok) throw new Error(`${fault.code}: ${applied.failure}`);
 					const left = troublesOf(applied.value.practice, context);
@@ -170,8 +173,8 @@ describe.each(teams)('$team with some away, kept out, late or short of time', (o
 						const made = [...after].filter(
 							([key, severity]) => severity !== 'hint' && !before.has(key)
 						);
-						expect([fault.code, describeEdit(fix, evaluation), made]).toEqual([
-							...[fault.code, describeEdit(fix, evaluation), []]
+						expect([fault.code, describeEdit(fix, evaluation, say), made]).toEqual([
+							...[fault.code, describeEdit(fix, evaluation, say), []]
 						]);
 						for (const each of ['effort', 'contact'] as const)
 							expect(mostIn(next, context, each)).toBeLessThanOrEqual(

@@ -6,6 +6,9 @@ import type { Restriction } from '../model/team';
 import { evaluate } from '../playing';
 import { applyEdit, type Context, type Edit, toContext } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type FindingCode } from '.';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const plain = demoContext();
 
@@ -122,7 +125,7 @@ test('a restriction holds from its first day to its last, both of them included'
 	const [fault] = faultsIn(evaluate(practice, context)).filter(
 		({ code }) => code === 'restricted-player'
 	);
-	expect(describeFinding(fault, { practice, context })).toContain(
+	expect(describeFinding(fault, { practice, context }, say)).toContain(
 		'is kept out of contact up to and including 6 April 2027 by Dr Vane'
 	);
 });
@@ -189,7 +192,7 @@ test('young players at a station without an adult are a finding; who is free is 
 	expect(found).toHaveLength(1);
 	expect(found[0].parts).toHaveLength(3);
 	const [fix] = fixesFor(evaluation, found[0]);
-	expect(describeEdit(fix, evaluation)).toMatch(/ joins? /);
+	expect(describeEdit(fix, evaluation, say)).toMatch(/ joins? /);
 	expect(
 		faultsIn(evaluate(after(practice, fix), context)).filter(({ values }) => 'zones' in values)
 	).toEqual([]);
@@ -203,7 +206,9 @@ test('only adults who come on that weekday are asked to come, and nobody is sent
 	const [fault] = faultsIn(evaluation).filter(({ code, at }) => code === 'adults-few' && !at.block);
 	const fixes = fixesFor(evaluation, fault);
 	// Odo Brandreth comes on Thursdays alone; 6 April 2027 is a Tuesday.
-	expect(fixes.map((fix) => describeEdit(fix, evaluation))).toEqual(['Ask Rute Sandersen to come']);
+	expect(fixes.map((fix) => describeEdit(fix, evaluation, say))).toEqual([
+		'Ask Rute Sandersen to come'
+	]);
 	const alone = toContext({ ...plain, adults: plain.adults.slice(0, 1) });
 	const nobody = evaluate(practice, alone);
 	const [short] = faultsIn(nobody).filter(({ code, at }) => code === 'adults-few' && !at.block);

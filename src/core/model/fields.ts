@@ -76,9 +76,3 @@ export const Counts = byKey(Key, Type.Number({ minimum: 0, maximum: 100_000 }));
 
 /** Whole minutes of a practice or a part of it. */
 export const Minutes = Type.Integer({ minimum: 1, maximum: 600 });
-
-/** Whether a day of the right form is in the calendar: the 30th of February is not. */
-export function isDay(day: string): boolean {
-	const date = new Date(`${day}T00:00:00Z`);
-	return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(day);
-}

@@ -1,12 +1,14 @@
+import texts from '$texts/limits';
+import type { Message } from '$words';
 import type { Limits } from '../model/team';
 
 /** A limit that is one number, as a coach is asked for it. */
 export interface LimitFact {
 	key: Exclude<keyof Limits, 'playersAnAdult'>;
-	name: string;
+	name: Message;
 	unit: 'min' | '%' | 'm' | 'm/s' | 's' | 'effort' | 'level' | 'ratings' | 'years';
 	/** What it is for, in a sentence. */
-	says: string;
+	says: Message;
 	least: number;
 	most: number;
 	step: number;
@@ -21,33 +23,33 @@ const level = { unit: 'level', least: 1, most: 4, step: 1 } as const;
 export const LIMIT_FACTS: readonly LimitFact[] = [
 	{
 		key: 'warmUpMinutes',
-		name: 'Warm-up before hard work',
-		says: 'Minutes of warm-up that must come before work of the effort below.',
+		name: texts.warmUpBeforeHardWork,
+		says: texts.minutesOfWarmUpThatMust,
 		...minutes
 	},
 	{
 		key: 'hardWarmUpEffort',
-		name: 'Work that needs a warm-up',
-		says: 'The effort of a drill, 1 to 10, from which a warm-up must have come before.',
+		name: texts.workThatNeedsAWarmUp,
+		says: texts.theEffortOfDrill1To,
 		...effort
 	},
 	{
 		key: 'hardEffort',
-		name: 'Hard work',
-		says: 'Two periods of this effort in a row need water or a rest between them.',
+		name: texts.hardWork,
+		says: texts.twoPeriodsOfThisEffortIn,
 		...effort
 	},
 	{
 		key: 'waterMinutes',
-		name: 'Between two drinks',
-		says: 'The longest time on the ground without water.',
+		name: texts.betweenTwoDrinks,
+		says: texts.theLongestTimeOnTheGround,
 		...minutes,
 		least: 1
 	},
 	{
 		key: 'aloneFromAge',
-		name: 'Never without an adult',
-		says: 'Under this age, each zone that players are in needs an adult.',
+		name: texts.neverWithoutAdult,
+		says: texts.underThisAgeEachZoneThat,
 		unit: 'years',
 		least: 0,
 		most: 18,
@@ -55,32 +57,32 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'contactLevel',
-		name: 'Hard contact',
-		says: 'The level of contact, 0 to 4, that counts as hard.',
+		name: texts.hardContact,
+		says: texts.theLevelOfContact0To,
 		...level
 	},
 	{
 		key: 'contactDayMinutes',
-		name: 'Hard contact in a day',
-		says: 'Minutes of hard contact that one player may have in a day.',
+		name: texts.hardContactInADay,
+		says: texts.minutesOfHardContactThatOne,
 		...minutes
 	},
 	{
 		key: 'restrictedContact',
-		name: 'Kept out of contact',
-		says: 'A player whom a licensed practitioner keeps out of contact is out of drills from this level, and of live ones with opponents.',
+		name: texts.keptOutOfContact,
+		says: texts.playerWhomALicensedPractitionerKeeps,
 		...level
 	},
 	{
 		key: 'restrictedEffort',
-		name: 'Kept out of running',
-		says: 'A player whom a licensed practitioner keeps out of running is out of drills from this effort.',
+		name: texts.keptOutOfRunning,
+		says: texts.playerWhomALicensedPractitionerKeeps2,
 		...effort
 	},
 	{
 		key: 'swingMetres',
-		name: 'Room for a swing',
-		says: 'Metres kept clear between a drill that swings and its neighbours.',
+		name: texts.roomForASwing,
+		says: texts.metresKeptClearBetweenDrillThat,
 		unit: 'm',
 		least: 0,
 		most: 50,
@@ -88,21 +90,21 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'waitingShare',
-		name: 'Waiting',
-		says: 'The share of a block that a player may stand in line.',
+		name: texts.waiting,
+		says: texts.theShareOfBlockThatPlayer,
 		...share
 	},
 	{
 		key: 'waitingFromMinutes',
-		name: 'Waiting counts from',
-		says: 'Shorter blocks may have more waiting.',
+		name: texts.waitingCountsFrom,
+		says: texts.shorterBlocksMayHaveMoreWaiting,
 		...minutes
 	},
-	{ key: 'talkMinutes', name: 'A talk', says: 'The longest talk.', ...minutes },
+	{ key: 'talkMinutes', name: texts.aTalk, says: texts.theLongestTalk, ...minutes },
 	{
 		key: 'stopShare',
-		name: 'Stops',
-		says: 'The share of a block that the coach may stop it to talk.',
+		name: texts.stops,
+		says: texts.theShareOfBlockThatThe,
 		unit: '%',
 		least: 0,
 		most: 90,
@@ -110,8 +112,8 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'likeRatings',
-		name: 'Of like strength',
-		says: 'How far apart mean ratings may be where a drill wants like partners.',
+		name: texts.ofLikeStrength,
+		says: texts.howFarApartMeanRatingsMay,
 		unit: 'ratings',
 		least: 0,
 		most: 4,
@@ -119,8 +121,8 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'walkMetresPerSecond',
-		name: 'Walking',
-		says: 'How fast groups go from zone to zone.',
+		name: texts.walking,
+		says: texts.howFastGroupsGoFromZone,
 		unit: 'm/s',
 		least: 0.3,
 		most: 5,
@@ -128,8 +130,8 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'leastMoveSeconds',
-		name: 'Changing stations',
-		says: 'The least time to change stations, however near they are.',
+		name: texts.changingStations,
+		says: texts.theLeastTimeToChangeStations,
 		unit: 's',
 		least: 0,
 		most: 600,
@@ -137,14 +139,14 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{
 		key: 'overTimeMinutes',
-		name: 'Over time',
-		says: 'Minutes that the periods may go over the time there is.',
+		name: texts.overTime,
+		says: texts.minutesThatThePeriodsMayGo,
 		...minutes
 	},
 	{
 		key: 'underTimeMinutes',
-		name: 'Time left over',
-		says: 'Minutes that may be left over before it is said.',
+		name: texts.timeLeftOver,
+		says: texts.minutesThatMayBeLeftOver,
 		...minutes
 	}
 ];

@@ -4,6 +4,9 @@ import { setMinutes } from '$core/building';
 import { applyEdit, type Edit } from '$core/practice';
 import type { Practice } from '$core/model/practice';
 import { overwriting, type Conflict } from './conflicts';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 function applied(practice: Practice, edit: Edit) {
@@ -21,7 +24,8 @@ function minutesOf(mine: number, theirs: number): Conflict | null {
 	const onTheirs = applied(first, edit);
 	return overwriting({ id: 'x', edit, inverse }, onTheirs.inverse, {
 		practice: onTheirs.practice,
-		context
+		context,
+		say
 	});
 }
 

@@ -9,6 +9,8 @@ import {
 	findPeriod,
 	type SentEdit
 } from '$core/practice';
+import texts from '$texts/page';
+import type { Say } from '$words';
 
 /** An edit that the server has not confirmed, with the edit that took it back when it was made. */
 export interface Unsent extends SentEdit {
@@ -60,13 +62,13 @@ function setsTheSame(a: Edit, b: Edit): boolean {
 export function overwriting(
 	{ id, edit, inverse }: Unsent,
 	now: Edit,
-	plan: { practice: Practice; context: Context }
+	{ say, ...plan }: { practice: Practice; context: Context; say: Say }
 ): Conflict | null {
 	if (findsTheSame(inverse, now) || setsTheSame(edit, now)) return null;
 	return {
 		id,
-		mine: describeEdit(edit, plan),
-		theirs: describeEdit(now, plan),
+		mine: describeEdit(edit, plan, say),
+		theirs: describeEdit(now, plan, say),
 		keepMine: null,
 		takeTheirs: now
 	};
@@ -98,16 +100,19 @@ function periodOf(edit: Edit, practice: Practice): Period | undefined {
  */
 export function outdated(
 	{ id, edit }: Unsent,
-	{ mine, theirs, context }: { mine: Practice; theirs: Practice; context: Context }
+	{ mine, theirs, context, say }: { mine: Practice; theirs: Practice; context: Context; say: Say }
 ): Conflict {
 	const period = periodOf(edit, mine);
-	const words = describeEdit(edit, { practice: mine, context });
-	if (!period) return { id, mine: words, theirs: 'leave it out', keepMine: null, takeTheirs: null };
+	const words = describeEdit(edit, { practice: mine, context }, say);
+	if (!period)
+		return { id, mine: words, theirs: say(texts.leaveItOut), keepMine: null, takeTheirs: null };
 	const remains = findPeriod(theirs, period.id);
 	return {
 		id,
 		mine: words,
-		theirs: remains ? `${remains.name} as they arranged it` : `${period.name} removed`,
+		theirs: remains
+			? say(texts.asTheyArrangedIt, { name: remains.name })
+			: say(texts.removed, { name: period.name }),
 		keepMine: remains ? arranging(period) : broughtBack(period, mine, theirs),
 		takeTheirs: null
 	};

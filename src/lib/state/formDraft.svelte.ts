@@ -2,6 +2,8 @@ import type { ActionResult, SubmitFunction } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
 import { isLike } from './isLike';
 import { keepIn, type Keeper } from './keeper';
+import texts from '$texts/page';
+import type { Say } from '$words';
 
 /** What a form tells of itself. */
 export interface DraftOf<Value> {
@@ -17,6 +19,7 @@ export interface DraftOf<Value> {
 	isChanged: () => boolean;
 	/** Loads what is stored anew, over all that is typed. */
 	reload?: () => Promise<void>;
+	say: Say;
 }
 
 /** What is kept of a form. */
@@ -197,10 +200,11 @@ export class FormDraft<Value> {
 	#notSaved({ status, error }: ActionResult & { type: 'error' }, form: HTMLFormElement): void {
 		const said = status === undefined ? '' : (error as { message?: string })?.message;
 		if (status !== undefined && status < 500) {
-			this.trouble = `Not saved. ${said ?? ''}`;
+			this.trouble = this.#of.say(texts.notSavedBecause, { why: said ?? '' });
 			return;
 		}
-		this.trouble = `Not saved yet: ${said || 'the server does not answer.'} Trying again by itself; what you typed is kept here.`;
+		const { say } = this.#of;
+		this.trouble = say(texts.notSavedYet, { why: said || say(texts.theServerDoesNotAnswer) });
 		this.#again = setTimeout(() => form.requestSubmit(), AGAIN_AFTER_MILLISECONDS);
 	}
 }

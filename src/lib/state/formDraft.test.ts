@@ -2,6 +2,9 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { FormDraft } from './formDraft.svelte';
 import { isLike } from './isLike';
 import type { Keeper } from './keeper';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 interface Typed {
 	name: string;
@@ -34,6 +37,7 @@ class Page {
 				read: () => this.typed,
 				write: (typed) => (this.typed = typed),
 				isChanged: () => JSON.stringify(this.typed) !== JSON.stringify(stored),
+				say,
 				reload: async () => void (this.typed = stored)
 			},
 			this.keeper

@@ -1,19 +1,16 @@
-import Type from 'typebox';
-import { Check } from 'typebox/value';
-import { Edit } from '$core/practice';
+import type { Edit } from '$core/practice';
 import { isLike } from './isLike';
 import type { Keeper } from './keeper';
 
 /** An edit that takes another back, or does it again, and what that one is called. */
-export const Step = Type.Object({
+export interface Step {
 	/** The id of the edit that it takes back. */
-	of: Type.String(),
-	edit: Edit,
-	words: Type.String(),
+	of: string;
+	edit: Edit;
+	words: string;
 	/** Its own inverse where nobody changed the same since: anything else means that somebody did. */
-	expects: Edit
-});
-export type Step = Type.Static<typeof Step>;
+	expects: Edit;
+}
 
 /** Steps in both directions. */
 export interface KeptSteps {
@@ -33,13 +30,19 @@ export class History {
 	readonly undoWords = $derived.by(() => this.#undo.at(-1)?.words ?? '');
 	readonly redoWords = $derived.by(() => this.#redo.at(-1)?.words ?? '');
 
+	/** Steps of this page are what they are; those of an earlier one may be of an older version. */
+	#isStep: (step: unknown) => boolean = () => true;
+
 	constructor(private readonly keeper: Keeper<KeptSteps> | null) {}
 
 	/** Takes over the steps of an earlier page. Each is looked at closely when it is taken: there may be hundreds. */
-	resume(): void {
+	async resume(): Promise<void> {
 		const kept = this.keeper?.read();
-		this.#undo = stepsIn(kept?.undo);
-		this.#redo = stepsIn(kept?.redo);
+		if (!kept) return;
+		this.#isStep = (await import('./keptShapes')).isStep;
+		// What was done while the shapes were on their way comes after what was kept.
+		this.#undo = [...stepsIn(kept.undo), ...this.#undo];
+		if (this.#redo.length === 0) this.#redo = stepsIn(kept.redo);
 	}
 
 	/** A new step: what could be done again is no longer. */
@@ -52,7 +55,7 @@ export class History {
 		const step = this.#undo.at(-1);
 		if (!step) return;
 		// What an older version has kept, and all before it, nobody can take back.
-		if (!Check(Step, step)) return this.#set([], this.#redo);
+		if (!this.#isStep(step)) return this.#set([], this.#redo);
 		const again = run(step);
 		this.#set(this.#undo.slice(0, -1), again ? [...this.#redo, again] : this.#redo);
 	}
@@ -61,7 +64,7 @@ export class History {
 	forth(run: (step: Step) => Step | null): void {
 		const step = this.#redo.at(-1);
 		if (!step) return;
-		if (!Check(Step, step)) return this.#set(this.#undo, []);
+		if (!this.#isStep(step)) return this.#set(this.#undo, []);
 		const back = run(step);
 		this.#set(back ? [...this.#undo, back] : this.#undo, this.#redo.slice(0, -1));
 	}

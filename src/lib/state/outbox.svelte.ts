@@ -64,7 +64,7 @@ export class Outbox {
 	/** Puts other edits in the place of those that are queued: the same ones, on another state. */
 	requeue(queue: readonly Unsent[]): void {
 		this.#queue = [...queue];
-		this.#keep();
+		void this.#keep();
 		if (this.#queue.length > 0) this.sendSoon();
 	}
 
@@ -81,21 +81,23 @@ export class Outbox {
 			this.#queue = [...unsent, ...this.#queue];
 			this.#asked = unsent.map(({ id }) => id);
 		}
-		if (this.#keep()) left.taken();
+		// What cannot be kept here stays where it lies.
+		if (await this.#keep()) await left.taken();
 		return { found: unsent.length, unreadable };
 	}
 
 	/** Tries an edit again that was set aside, or gives it up: it is out of the list. */
 	takeOut(aside: Aside): void {
 		this.aside = this.aside.filter((each) => each !== aside);
-		this.#keep();
+		void this.#keep();
 	}
 
 	/** What is queued and set aside is kept; false where the browser refuses. */
-	#keep(): boolean {
+	async #keep(): Promise<boolean> {
 		const all = [...this.aside.map(({ unsent }) => unsent), ...this.#queue];
-		this.isKept = this.keeper?.write(all) ?? true;
-		return this.isKept;
+		const isKept = (await this.keeper?.write($state.snapshot(all) as Unsent[])) ?? true;
+		this.isKept = isKept;
+		return isKept;
 	}
 
 	sendSoon(milliseconds = SEND_AFTER_MILLISECONDS): void {
@@ -163,7 +165,7 @@ export class Outbox {
 		this.trouble = '';
 		this.state = this.aside.length > 0 ? 'refused' : 'saved';
 		this.listener.onstate(state, of);
-		this.#keep();
+		void this.#keep();
 		if (this.#queue.length > 0) this.sendSoon();
 	}
 
@@ -197,7 +199,7 @@ export class Outbox {
 		this.aside = [...this.aside, aside];
 		this.state = 'refused';
 		this.listener.onaside(aside);
-		this.#keep();
+		void this.#keep();
 		if (this.#queue.length > 0) this.sendSoon(0);
 	}
 
@@ -224,6 +226,6 @@ export class Outbox {
 		const sent = await sendEdits(this.url, this.#revision, edits);
 		if (sent.kind !== 'saved') return;
 		this.#queue = this.#queue.filter((each) => !portion.includes(each));
-		this.#keep();
+		void this.#keep();
 	}
 }

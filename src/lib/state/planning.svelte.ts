@@ -1,6 +1,8 @@
 import type { Failure, Outcome } from '$core/base';
 import { PlannerClient, Unanswered } from '$lib/workers/planner.client';
 import type { Kind, Question, Questions } from '$lib/workers/planner.protocol';
+import texts from '$texts/page';
+import type { Say } from '$words';
 
 /** Milliseconds after which a search shows how far it is. */
 const SHOW_AFTER = 500;
@@ -23,7 +25,10 @@ export class Planning<K extends Kind> {
 
 	#asked: Question<K> | null = null;
 
-	constructor(private readonly client: PlannerClient = new PlannerClient()) {}
+	constructor(
+		private readonly say: Say,
+		private readonly client: PlannerClient = new PlannerClient()
+	) {}
 
 	/** Asks; a question that runs is given up for it. */
 	async ask(question: Question<K>): Promise<void> {
@@ -49,7 +54,7 @@ export class Planning<K extends Kind> {
 			if (!(error instanceof Unanswered)) throw error;
 			if (error.reason === 'superseded') return;
 			this.isRunning = false;
-			this.trouble = error.message;
+			this.trouble = this.say(texts.theCalculationBrokeOffTryAgain);
 		} finally {
 			clearTimeout(slow);
 		}

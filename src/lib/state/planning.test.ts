@@ -3,6 +3,9 @@ import { ok, type Outcome } from '$core/base';
 import type { PlannerClient } from '$lib/workers/planner.client';
 import type { Question, Questions } from '$lib/workers/planner.protocol';
 import { Planning } from './planning.svelte';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 type Output = Questions['lineup']['output'];
 type Report = (report: { best: Output; share: number }) => void;
@@ -28,7 +31,7 @@ const output = (shifts: number) => ({ shifts: Array(shifts).fill({ at: {}, sit: 
 
 test('an answer stands with the question that it answers, whatever is asked since', async () => {
 	const { client, asked } = slowPlanner();
-	const planning = new Planning<'lineup'>(client);
+	const planning = new Planning<'lineup'>(say, client);
 	const [first, second] = [question(['keeper', 'back']), question(['back'])];
 	const one = planning.ask(first);
 	asked[0].report({ best: output(1), share: 0.5 });

@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { ok, sameValue, type Result } from '$core/base';
-import { describeEdit, faultsIn, type Fault } from '$core/checks';
+import { describeEdit, describeFailure, faultsIn, type Fault } from '$core/checks';
 import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
-import { wordingOf, type Wording } from '$core/words';
+import { speaker, type Say } from '$words';
 import { evaluate, type Evaluation } from '$core/playing';
 import { applyEdit, type Context, type Edit, type EditFailure, learning } from '$core/practice';
 import { findsTheSame, outdated, overwriting, type Conflict, type Unsent } from './conflicts';
@@ -12,6 +12,7 @@ import { keepIn, type Keeper } from './keeper';
 import { Outbox, type Aside } from './outbox.svelte';
 import type { ServerState } from './saver';
 import { browserUnsent, type UnsentKeeper } from './unsentKeeper';
+import texts from '$texts/page';
 
 /** What an editor keeps: edits that the server has not answered, and the steps of this session. */
 export interface EditorKeepers {
@@ -22,7 +23,7 @@ export interface EditorKeepers {
 /** Keepers for one practice: unsent edits outlive the browser, steps live as long as the tab. */
 export function browserKeepers(practice: string): EditorKeepers {
 	return {
-		unsent: browserUnsent(practice, () => localStorage),
+		unsent: browserUnsent(practice),
 		steps: keepIn(() => sessionStorage, `steps ${practice}`)
 	};
 }
@@ -38,8 +39,8 @@ export interface RefusedEdit {
 export class PracticeEditor {
 	/** What the practice is built from; it grows by drills that are looked up. */
 	context: Context = $state.raw() as Context;
-	/** Puts the team's own words into a text of the application. */
-	readonly w: Wording;
+	/** Says texts in the team's own words. */
+	readonly say: Say;
 	practice: Practice = $state.raw() as Practice;
 	/** What went wrong last on this page, in words; empty when all is well. */
 	trouble = $state('');
@@ -68,17 +69,14 @@ export class PracticeEditor {
 	);
 	/** What is not as it should be with keeping: in words, empty when all is well. */
 	keeping = $derived.by(() => {
-		if (!this.outbox.isKept)
-			return 'This browser has no room to keep unsaved changes. Do not close the page before they are saved.';
+		if (!this.outbox.isKept) return this.say(texts.thisBrowserHasNoRoomTo2);
 		const { kept } = this.#history;
-		return kept === null
-			? ''
-			: `This browser has little room: after a reload, undo goes back ${kept} steps.`;
+		return kept === null ? '' : this.say(texts.thisBrowserHasLittleRoomAfter, { kept });
 	});
 
 	constructor(url: string, state: ServerState, context: Context, keepers: EditorKeepers | null) {
 		this.context = context;
-		this.w = wordingOf(context.team.words);
+		this.say = speaker(context.team.words);
 		this.practice = state.practice;
 		this.#confirmed = state.practice;
 		this.#history = new History(keepers?.steps ?? null);
@@ -98,10 +96,9 @@ export class PracticeEditor {
 	 * shown at once; which of them the server has already is asked before any is sent.
 	 */
 	async resume(): Promise<void> {
-		this.#history.resume();
+		await this.#history.resume();
 		const { found, unreadable } = await this.outbox.takeLeft();
-		if (unreadable > 0)
-			this.trouble = `${unreadable === 1 ? '1 unsaved change' : `${unreadable} unsaved changes`} of an older version cannot be read any more.`;
+		if (unreadable > 0) this.trouble = this.say(texts.ofAnOlderVersionCannotBe, { unreadable });
 		if (found === 0) return;
 		this.practice = replayed(this.practice, this.outbox.queue);
 		this.outbox.sendSoon();
@@ -141,7 +138,8 @@ export class PracticeEditor {
 		this.outbox.takeOut(aside);
 	}
 
-	#wordsOf = (edit: Edit) => describeEdit(edit, { practice: this.practice, context: this.context });
+	#wordsOf = (edit: Edit) =>
+		describeEdit(edit, { practice: this.practice, context: this.context }, this.say);
 
 	/** Applies an edit, makes it one step of undo and saves it. Gives why it does not apply, or null. */
 	apply(edit: Edit): EditFailure | null {
@@ -167,8 +165,10 @@ export class PracticeEditor {
 		const isOurs = tried.ok && findsTheSame(tried.value.inverse, expects);
 		const step = isOurs ? this.#commit(edit, words) : null;
 		if (step?.ok) return step.value;
-		const why = tried.ok ? 'somebody else has changed it since' : tried.failure;
-		this.trouble = `"${words}" can no longer be changed back: ${why}.`;
+		const why = tried.ok
+			? this.say(texts.somebodyElseHasChangedItSince)
+			: describeFailure(tried.failure, this.say);
+		this.trouble = this.say(texts.canNoLongerBeChangedBack, { words, why });
 		return null;
 	}
 
@@ -191,18 +191,18 @@ export class PracticeEditor {
 	 * change of somebody else it asks; `mine` is the practice as this page had it.
 	 */
 	#replay(edits: readonly Unsent[], mine: Practice): Unsent[] {
-		const { context } = this;
+		const { context, say } = this;
 		const kept: Unsent[] = [];
 		const conflicts: Conflict[] = [];
 		for (const unsent of edits) {
 			const plan = { practice: this.practice, context };
 			const applied = applyEdit(this.practice, unsent.edit);
 			if (!applied.ok) {
-				conflicts.push(outdated(unsent, { mine, theirs: this.practice, context }));
+				conflicts.push(outdated(unsent, { mine, theirs: this.practice, context, say }));
 				continue;
 			}
 			const { practice, inverse } = applied.value;
-			const conflict = overwriting(unsent, inverse, plan);
+			const conflict = overwriting(unsent, inverse, { ...plan, say });
 			if (conflict) conflicts.push(conflict);
 			this.practice = practice;
 			kept.push({ ...unsent, inverse });
@@ -230,7 +230,7 @@ export class PracticeEditor {
 		}
 		this.practice = practice;
 		this.outbox.requeue(kept);
-		for (const each of lost) this.outbox.setAside(each, 'It rests on a change that was not saved.');
+		for (const each of lost) this.outbox.setAside(each, this.say(texts.itRestsOnAChangeThat));
 	}
 
 	/** Takes over the server's state and puts what is still unsent on top. */
@@ -249,7 +249,7 @@ export class PracticeEditor {
 			this.outbox.requeue(this.#replay(rest, mine));
 		}
 		if (isOthers && this.conflicts.length === 0)
-			this.trouble = this.w('Somebody else changed this practice too. Both changes are kept.');
+			this.trouble = this.say(texts.somebodyElseChangedThisPracticeToo);
 	}
 }
 

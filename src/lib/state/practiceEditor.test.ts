@@ -78,6 +78,15 @@ function inMemory<Value>(mostCharacters = Infinity): Keeper<Value> {
 	};
 }
 
+/** What was kept as text; what is no JSON was spoilt. */
+function readKept(text = 'null') {
+	try {
+		return readUnsent(JSON.parse(text));
+	} catch {
+		return readUnsent(null);
+	}
+}
+
 /** A browser's storage in memory that pages share; each page has a name of its own, and may be open or gone. */
 class Storage {
 	kept = new Map<string, string>();
@@ -89,18 +98,18 @@ class Storage {
 		const own = `page ${(this.#pages += 1)}`;
 		this.open.add(own);
 		const unsent: UnsentKeeper = {
-			write: (edits) => {
+			write: async (edits) => {
 				if (edits.length === 0) this.kept.delete(own);
 				else this.kept.set(own, JSON.stringify(edits));
 				return true;
 			},
 			left: async () => {
 				const gone = [...this.kept.keys()].filter((key) => !this.open.has(key));
-				const read = gone.map((key) => readUnsent(this.kept.get(key) ?? null));
+				const read = await Promise.all(gone.map((key) => readKept(this.kept.get(key))));
 				return {
 					unsent: read.flatMap((each) => each.unsent),
 					unreadable: read.reduce((sum, each) => sum + each.unreadable, 0),
-					taken: () => gone.forEach((key) => this.kept.delete(key))
+					taken: async () => gone.forEach((key) => this.kept.delete(key))
 				};
 			},
 			release: () => this.open.delete(own)

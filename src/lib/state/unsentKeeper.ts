@@ -1,11 +1,6 @@
+import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
 import { nanoid } from 'nanoid';
-import Type from 'typebox';
-import { Check } from 'typebox/value';
-import { Edit, SentEdit } from '$core/practice';
 import type { Unsent } from './conflicts';
-
-/** The shape of what is kept: anything else was kept by another version. */
-const KeptEdit = Type.Object({ ...SentEdit.properties, inverse: Edit });
 
 /** What earlier pages of this browser have left behind unsent. */
 export interface Left {
@@ -13,29 +8,24 @@ export interface Left {
 	/** How many could not be read: kept by an older version, or spoilt. */
 	unreadable: number;
 	/** Takes them away where they lay: they are kept elsewhere now. */
-	taken(): void;
+	taken(): Promise<void>;
 }
 
 /** Keeps the edits of one page that the server has not answered. */
 export interface UnsentKeeper {
 	/** False where the browser has no room, or keeps nothing. */
-	write(unsent: readonly Unsent[]): boolean;
+	write(unsent: readonly Unsent[]): Promise<boolean>;
 	/** What pages that are gone have left; those that are open keep their own. */
 	left(): Promise<Left>;
 	/** The page is gone: the next one may take what is left. */
 	release(): void;
 }
 
-/** Reads kept edits; those in another shape are counted. */
-export function readUnsent(text: string | null): { unsent: Unsent[]; unreadable: number } {
-	let kept: unknown;
-	try {
-		kept = JSON.parse(text ?? '[]');
-	} catch {
-		return { unsent: [], unreadable: 1 };
-	}
+/** Reads what was kept; edits in another shape are counted. */
+export async function readUnsent(kept: unknown): Promise<{ unsent: Unsent[]; unreadable: number }> {
 	if (!Array.isArray(kept)) return { unsent: [], unreadable: 1 };
-	const unsent = kept.filter((each): each is Unsent => Check(KeptEdit, each));
+	const { isUnsent } = await import('./keptShapes');
+	const unsent = kept.filter(isUnsent);
 	return { unsent, unreadable: kept.length - unsent.length };
 }
 
@@ -60,42 +50,48 @@ async function isGone(name: string): Promise<boolean> {
 }
 
 /**
- * Keeps unsent edits of a practice in the browser's storage, each page under a name of its own, so that
+ * Keeps unsent edits of a practice in the browser's database, each page under a name of its own, so that
  * two tabs never overwrite each other's. A page holds a lock while it is there.
  */
-export function browserUnsent(practice: string, storage: () => Storage): UnsentKeeper {
-	const stem = `unsent ${practice}`;
-	const own = `${stem} ${nanoid(8)}`;
+export function browserUnsent(
+	practice: string,
+	open: () => UseStore = () => createStore('fieldplan', 'unsent')
+): UnsentKeeper {
+	const stem = `${practice} `;
+	const own = stem + nanoid(8);
 	const release = holdLock(own);
-	const keys = (): string[] => {
+	let store: UseStore | undefined;
+	const opened = () => (store ??= open());
+	const allKeys = async (): Promise<string[]> => {
 		try {
-			const all = Array.from({ length: storage().length }, (_, index) => storage().key(index));
-			return all.filter(
-				(key): key is string =>
-					key !== null && key !== own && (key === stem || key.startsWith(`${stem} `))
-			);
+			return await keys<string>(opened());
 		} catch {
 			return [];
 		}
 	};
 	return {
-		write(unsent) {
+		async write(unsent) {
 			try {
-				if (unsent.length === 0) storage().removeItem(own);
-				else storage().setItem(own, JSON.stringify(unsent));
+				if (unsent.length === 0) await del(own, opened());
+				else await set(own, unsent, opened());
 				return true;
 			} catch {
+				// Full, switched off, or taken away by the browser: the edits are still in memory.
 				return false;
 			}
 		},
 		async left() {
+			const all = await allKeys();
 			const gone: string[] = [];
-			for (const key of keys()) if (key === stem || (await isGone(key))) gone.push(key);
-			const read = gone.map((key) => readUnsent(storage().getItem(key)));
+			for (const key of all)
+				if (key.startsWith(stem) && key !== own && (await isGone(key))) gone.push(key);
+			const read = await Promise.all(gone.map(async (key) => readUnsent(await get(key, opened()))));
 			return {
 				unsent: read.flatMap(({ unsent }) => unsent),
 				unreadable: read.reduce((sum, { unreadable }) => sum + unreadable, 0),
-				taken: () => gone.forEach((key) => storage().removeItem(key))
+				async taken() {
+					await Promise.all(gone.map((key) => del(key, opened())));
+				}
 			};
 		},
 		release

@@ -9,11 +9,7 @@ export type PlannerWorker = Comlink.Endpoint & { terminate(): void };
 /** Why a question got no answer: a newer one came, or the worker died. */
 export class Unanswered extends Error {
 	constructor(readonly reason: 'superseded' | 'worker-died') {
-		super(
-			reason === 'superseded'
-				? 'A newer request took its place.'
-				: 'The calculation broke off; try again.'
-		);
+		super(reason);
 	}
 }
 

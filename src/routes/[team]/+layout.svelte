@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { provideWording } from '$lib/components/page/wording.svelte';
+	import { provideWords } from '$lib/components/page/words.svelte';
 	import type { LayoutData } from './$types';
 
 	let { data, children }: { data: LayoutData; children: Snippet } = $props();
 
-	provideWording(() => data.words);
+	provideWords(() => data.words);
 </script>
 
 {@render children()}

@@ -5,6 +5,10 @@
 	import { notice, refusalWords } from '$lib/components/page/notice.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/data';
+
+	const say = useWords();
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : undefined);
@@ -16,10 +20,10 @@
 
 	const REASONS: Record<Backup['reason'], string> = {
 		daily: 'daily',
-		migration: 'before an update',
-		import: 'before an import',
-		restore: 'before a restore',
-		asked: 'by hand'
+		migration: say(texts.beforeAnUpdate),
+		import: say(texts.beforeAnImport),
+		restore: say(texts.beforeARestore),
+		asked: say(texts.byHand)
 	};
 	const when = (at: string) =>
 		new Date(at).toLocaleString('en-GB', {
@@ -33,10 +37,10 @@
 		if (!form) return '';
 		if ('imported' in form && form.imported) {
 			const { teams, practices } = form.imported;
-			return `Imported ${teams === 1 ? '1 team' : `${teams} teams`} with ${practices === 1 ? '1 practice' : `${practices} practices`}.`;
+			return say(texts.importedWith, { teams, practiceCount: practices });
 		}
-		if ('copied' in form) return 'Backed up.';
-		if ('restored' in form) return 'Restored: everything is as it was in that backup.';
+		if ('copied' in form) return say(texts.backedUp);
+		if ('restored' in form) return say(texts.restoredEverythingIsAsItWas);
 		return '';
 	});
 	/** The buttons rest while the server copies, imports or goes back. */
@@ -44,7 +48,8 @@
 		isBusy = true;
 		notice.text = '';
 		return async ({ result, update }: { result: ActionResult; update: () => Promise<void> }) => {
-			if (result.type === 'error') notice.text = `Not done. ${refusalWords(result)}`;
+			if (result.type === 'error')
+				notice.text = say(texts.notDone, { why: refusalWords(result, say) });
 			else await update();
 			isBusy = false;
 			asked = null;
@@ -52,65 +57,71 @@
 	};
 </script>
 
-<Page team={data.teams[0]} current="data" title="Data" heading="Export, import and backups" narrow>
+<Page
+	team={data.teams[0]}
+	current="data"
+	title={say(texts.data)}
+	heading={say(texts.exportImportAndBackups)}
+	narrow
+>
 	{#if misfit}
 		<InlineNotification
 			lowContrast
 			hideCloseButton
 			kind="error"
 			role="alert"
-			title="Nothing was changed."
+			title={say(texts.nothingWasChanged)}
 			subtitle="{misfit.path} {misfit.message}"
 		/>
 	{:else if words}
 		<InlineNotification lowContrast hideCloseButton kind="success" role="status" title={words} />
 	{/if}
 	<section>
-		<h2>Export</h2>
+		<h2>{say(texts.export)}</h2>
 		<p>
-			One zip of plain JSON: teams, squads, grounds, kit, drills, practices, ledger and settings.
-			The same data always gives the same file. It holds names of players: keep it where only you
-			can read it.
+			{say(texts.oneZipOfPlainJSONTeams)}
 		</p>
-		<Button size="small" href="/data/export" download="fieldplan.zip">Download everything</Button>
+		<Button size="small" href="/data/export" download="fieldplan.zip"
+			>{say(texts.downloadEverything)}</Button
+		>
 	</section>
 	<section>
-		<h2>Import</h2>
+		<h2>{say(texts.import)}</h2>
 		<p>
-			A file that was exported here comes back whole. A team that is here already is never
-			overwritten: the file is refused and says which.
+			{say(texts.aFileThatWasExportedHere)}
 		</p>
 		<form method="POST" action="?/import" enctype="multipart/form-data" use:enhance={busy}>
 			<FileUploader
 				name="file"
 				accept={['.zip']}
 				labelTitle=""
-				labelDescription="A zip of at most 30 MB"
-				buttonLabel="Choose a file"
+				labelDescription={say(texts.aZipOfAtMost30)}
+				buttonLabel={say(texts.chooseAFile)}
 				kind="tertiary"
 				size="small"
 				status="complete"
 			/>
-			<Button type="submit" size="small" disabled={isBusy}>Import</Button>
+			<Button type="submit" size="small" disabled={isBusy}>{say(texts.import)}</Button>
 		</form>
 	</section>
 	{#if backups}
 		<section>
-			<h2>Backups</h2>
+			<h2>{say(texts.backups)}</h2>
 			<p>
-				Everything is backed up each day, and before an update or an import. The last ten backups
-				are in the data folder. Keep one elsewhere too, in case the machine is lost.
+				{say(texts.everythingIsBackedUpEachDay)}
 			</p>
 			<form method="POST" action="?/copy" use:enhance={busy}>
-				<Button type="submit" size="small" kind="tertiary" disabled={isBusy}>Back up now</Button>
+				<Button type="submit" size="small" kind="tertiary" disabled={isBusy}
+					>{say(texts.backUpNow)}</Button
+				>
 			</form>
 			{#if backups.length > 0}
 				<table>
 					<thead>
 						<tr
-							><th scope="col">Made</th><th scope="col">Why</th><th scope="col">Size</th><th
-								><span class="bx--visually-hidden">Restore</span></th
-							></tr
+							><th scope="col">{say(texts.made)}</th><th scope="col">{say(texts.why)}</th><th
+								scope="col">{say(texts.size)}</th
+							><th><span class="bx--visually-hidden">{say(texts.restore)}</span></th></tr
 						>
 					</thead>
 					<tbody>
@@ -118,10 +129,10 @@
 							<tr>
 								<td>{when(backup.at)}</td>
 								<td>{REASONS[backup.reason]}</td>
-								<td>{(backup.bytes / 1e6).toFixed(1)} MB</td>
+								<td>{say(texts.mB, { value: (backup.bytes / 1e6).toFixed(1) })}</td>
 								<td>
 									<button type="button" class="link" onclick={() => (asked = backup)}
-										>Restore</button
+										>{say(texts.restore)}</button
 									>
 								</td>
 							</tr>
@@ -129,13 +140,13 @@
 					</tbody>
 				</table>
 			{:else}
-				<p>There is no backup yet. The first is made a minute after the start.</p>
+				<p>{say(texts.thereIsNoBackupYetThe)}</p>
 			{/if}
 		</section>
 	{:else}
 		<section>
-			<h2>Backups</h2>
-			<p>The data is on a PostgreSQL server. Whoever runs it backs it up.</p>
+			<h2>{say(texts.backups)}</h2>
+			<p>{say(texts.theDataIsOnAPostgreSQL)}</p>
 		</section>
 	{/if}
 </Page>
@@ -148,17 +159,16 @@
 		open
 		danger
 		size="sm"
-		modalHeading="Restore the backup of {when(asked.at)}?"
-		primaryButtonText={isBusy ? 'Restoring …' : 'Restore'}
+		modalHeading={say(texts.restoreTheBackupOf, { when: when(asked.at) })}
+		primaryButtonText={isBusy ? say(texts.restoring) : say(texts.restore)}
 		primaryButtonDisabled={isBusy}
-		secondaryButtonText="Cancel"
+		secondaryButtonText={say(texts.cancel)}
 		on:click:button--secondary={() => (asked = null)}
 		on:close={() => (asked = null)}
 		on:submit={() => restoring?.requestSubmit()}
 	>
 		<p>
-			This undoes everything that was changed since, for all teams. It is backed up first, so that
-			you can restore it here.
+			{say(texts.thisUndoesEverythingThatWasChanged)}
 		</p>
 	</Modal>
 {/if}

@@ -3,17 +3,21 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
 	import type { PageData } from './$types';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/teams';
+
+	const say = useWords();
 
 	let { data }: { data: PageData } = $props();
 
 	let leaving = $state<{ id: string; name: string } | null>(null);
 	const count = (number: number, one: string, many: string) =>
-		number === 1 ? `1 ${one}` : `${number} ${many}`;
+		say(texts.numberMany, { number, one, many });
 </script>
 
-<Page current="teams" title="Teams" intro="Each has its own squad, ground, drills and practices.">
+<Page current="teams" title={say(texts.teams)} intro={say(texts.eachHasItsOwnSquadGround)}>
 	{#snippet ways()}
-		<Button size="small" href="/teams/new">New team</Button>
+		<Button size="small" href="/teams/new">{say(texts.newTeam)}</Button>
 	{/snippet}
 	<ul>
 		{#each data.teams as team (team.id)}
@@ -22,17 +26,18 @@
 				<span>{team.sport}</span>
 				<span>{count(team.players, 'player', 'players')}</span>
 				<span>{count(team.practices, 'practice', 'practices')}</span>
-				<span>{team.isDemo ? 'made up, to try things' : ''}</span>
+				<span>{team.isDemo ? say(texts.madeUpToTryThings) : ''}</span>
 				<button
 					class="link"
-					aria-label="Remove {team.name}"
-					onclick={() => (leaving = { id: team.id, name: team.name })}>Remove</button
+					aria-label={say(texts.remove, { name: team.name })}
+					onclick={() => (leaving = { id: team.id, name: team.name })}>{say(texts.remove2)}</button
 				>
 			</li>
 		{:else}
 			<li class="empty">
-				There is no team yet. <a href="/teams/new">Create the first one</a>: its name, its sport,
-				and who plays.
+				{say(texts.thereIsNoTeamYet)} <a href="/teams/new">{say(texts.createTheFirstOne)}</a>{say(
+					texts.itsNameItsSportAndWho
+				)}
 			</li>
 		{/each}
 	</ul>
@@ -41,10 +46,10 @@
 {#if leaving}
 	<RemoveDialog
 		what={leaving.name}
-		says="Its squad, drills, practices and what was counted go with it. Under Data it can be kept first."
+		says={say(texts.itsSquadDrillsPracticesAndWhat)}
 		field="team"
 		value={leaving.id}
-		button="Remove the team and all of it"
+		button={say(texts.removeTheTeamAndAllOf)}
 		onclose={() => (leaving = null)}
 	/>
 {/if}

@@ -1,6 +1,8 @@
 import type { AdultRow } from '$core/model/squad';
 import type { Adult, Team } from '$core/model/team';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
+import texts from '$texts/adults';
+import type { Say } from '$words';
 
 /** An adult while they are typed in: lists as names with commas between. */
 export interface AdultEntry extends TypedRow {
@@ -19,9 +21,17 @@ interface Named {
 	name: string;
 }
 
-const DAYS: readonly Named[] = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map(
-	(name, index) => ({ id: String(index + 1), name })
-);
+/** The days of the week from Monday on, by their numbers. */
+const weekdays = (say: Say): Named[] =>
+	[
+		texts.monday,
+		texts.tuesday,
+		texts.wednesday,
+		texts.thursday,
+		texts.friday,
+		texts.saturday,
+		texts.sunday
+	].map((day, index) => ({ id: String(index + 1), name: say(day) }));
 
 const names = (ids: readonly (string | number)[] | undefined, of: readonly Named[]) =>
 	(ids ?? []).map((id) => of.find((each) => each.id === String(id))?.name ?? String(id)).join(', ');
@@ -39,20 +49,21 @@ function idsOf(typed: string, of: readonly Named[]): string[] {
 }
 
 /** Weekdays of typed names, by their first letters: `Tue, Thursday`. */
-function daysOf(typed: string): number[] {
+function daysOf(typed: string, days: readonly Named[]): number[] {
 	const ids = idsOf(
 		typed
 			.split(',')
 			.map((word) => word.trim().slice(0, 3))
 			.join(','),
-		DAYS
+		days
 	);
 	return ids.map(Number);
 }
 
 export const adultEntryOf = (
 	{ id, name, role, units, skills, ages, days }: Adult,
-	team: Pick<Team, 'units' | 'skillAreas'>
+	team: Pick<Team, 'units' | 'skillAreas'>,
+	say: Say
 ): AdultEntry => ({
 	key: id,
 	id,
@@ -62,7 +73,7 @@ export const adultEntryOf = (
 	skills: names(skills, team.skillAreas),
 	from: ages ? String(ages.from) : '',
 	to: ages ? String(ages.to) : '',
-	days: names(days, DAYS)
+	days: names(days, weekdays(say))
 });
 
 export const emptyAdult = (key: string): AdultEntry => ({
@@ -79,7 +90,8 @@ export const emptyAdult = (key: string): AdultEntry => ({
 /** What an entry says, as the server takes it. */
 export function adultRowOf(
 	{ id, name, role, units, skills, from, to, days }: AdultEntry,
-	team: Pick<Team, 'units' | 'skillAreas'>
+	team: Pick<Team, 'units' | 'skillAreas'>,
+	say: Say
 ): AdultRow {
 	const isAged = from.trim() !== '' || to.trim() !== '';
 	return {
@@ -88,7 +100,7 @@ export function adultRowOf(
 		role: role.trim() || 'helper',
 		units: idsOf(units, team.units),
 		skills: idsOf(skills, team.skillAreas),
-		days: daysOf(days),
+		days: daysOf(days, weekdays(say)),
 		...(isAged && { ages: { from: Number(from.trim() || 0), to: Number(to.trim() || 120) } })
 	};
 }
@@ -96,12 +108,15 @@ export function adultRowOf(
 const list = (items: readonly Named[]) => items.map(({ name }) => name).join(', ');
 
 /** The columns of the adults' table. */
-export function adultColumns(team: Pick<Team, 'units' | 'skillAreas'>): Column<AdultEntry>[] {
+export function adultColumns(
+	team: Pick<Team, 'units' | 'skillAreas'>,
+	say: Say
+): Column<AdultEntry>[] {
 	const text = (id: keyof AdultEntry & string, heading: string, hint?: string) =>
 		fieldColumn<AdultEntry, typeof id>(id, {
 			heading,
 			kind: 'text',
-			label: ({ name }) => `${heading} of ${name || 'a new adult'}`,
+			label: ({ name }) => say(texts.of, { heading, name: name || say(texts.aNewAdult) }),
 			hint,
 			least: 120
 		});
@@ -109,15 +124,21 @@ export function adultColumns(team: Pick<Team, 'units' | 'skillAreas'>): Column<A
 		fieldColumn<AdultEntry, typeof id>(id, {
 			heading,
 			kind: 'number',
-			label: ({ name }) => `${heading} that ${name || 'a new adult'} may have in charge`
+			label: ({ name }) =>
+				say(texts.thatMayHaveInCharge, { heading, name: name || say(texts.aNewAdult) })
 		});
 	return [
-		fieldColumn('name', { heading: 'Name', kind: 'text', label: () => 'Name', isStrong: true }),
-		text('role', 'Role', 'helper'),
-		text('units', 'Units', list(team.units)),
-		text('skills', 'Can lead', list(team.skillAreas)),
-		age('from', 'Ages from'),
-		age('to', 'Ages to'),
-		text('days', 'Usually comes', 'Tue, Thu')
+		fieldColumn('name', {
+			heading: say(texts.name),
+			kind: 'text',
+			label: () => say(texts.name),
+			isStrong: true
+		}),
+		text('role', say(texts.role), 'helper'),
+		text('units', say(texts.units), list(team.units)),
+		text('skills', say(texts.canLead), list(team.skillAreas)),
+		age('from', say(texts.agesFrom)),
+		age('to', say(texts.agesTo)),
+		text('days', say(texts.usuallyComes), 'Tue, Thu')
 	];
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Habit } from '$core/season';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/attendance';
 	import { dayWords } from '../ui/dates';
 	import { habitWords, type At, type Said } from './week';
 
@@ -23,7 +24,7 @@
 		onsay: (at: At, set: Partial<Said>) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const said = (practice: string, person: string) => saidOf({ practice, person });
 	const coming = (practice: string) =>
 		people.filter(({ id }) => said(practice, id).state !== 'absent').length;
@@ -35,49 +36,62 @@
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">{w(heading)}</th>
+				<th scope="col">{heading}</th>
 				{#each practices as { id, date, start, isHeld } (id)}
 					<th scope="col">
 						{dayWords(date)}
-						<span>{start}, {coming(id)} of {people.length} {isHeld ? 'came' : 'come'}</span>
+						<span
+							>{say(texts.of, {
+								start,
+								coming: coming(id),
+								peopleCount: people.length,
+								isHeld
+							})}</span
+						>
 					</th>
 				{/each}
-				<th scope="col">So far</th>
+				<th scope="col">{say(texts.soFar)}</th>
 			</tr>
 		</thead>
 		<tbody>
 			{#each people as person (person.id)}
 				<tr>
-					<th scope="row">{person.name} <span>{w(person.about)}</span></th>
+					<th scope="row">{person.name} <span>{person.about}</span></th>
 					{#each practices as { id: practice, date } (practice)}
 						{@const at = { practice, person: person.id }}
 						{@const now = said(practice, person.id)}
 						<td class={now.state}>
 							<div class="cell">
 								<select
-									aria-label="{person.name} on {dayWords(date)}"
+									aria-label={say(texts.on, { name: person.name, dayWords: dayWords(date) })}
 									value={now.state}
 									onchange={(event) =>
 										onsay(at, { state: event.currentTarget.value as Said['state'] })}
 								>
-									<option value="here">comes</option>
-									<option value="late">late</option>
-									<option value="absent">absent</option>
+									<option value="here">{say(texts.comes)}</option>
+									<option value="late">{say(texts.late)}</option>
+									<option value="absent">{say(texts.absent)}</option>
 								</select>
 								{#if now.state === 'late'}
 									<input
 										class="minutes"
 										inputmode="numeric"
-										aria-label="Minutes {person.name} is late on {dayWords(date)}"
+										aria-label={say(texts.minutesIsLateOn, {
+											name: person.name,
+											dayWords: dayWords(date)
+										})}
 										aria-invalid={isWrong(practice, person.id)}
-										placeholder="min"
+										placeholder={say(texts.min)}
 										value={now.minutes}
 										oninput={(event) => onsay(at, { minutes: event.currentTarget.value })}
 									/>
 								{:else if now.state === 'absent'}
 									<input
-										aria-label="Why {person.name} is absent on {dayWords(date)}"
-										placeholder="reason"
+										aria-label={say(texts.whyIsAbsentOn, {
+											name: person.name,
+											dayWords: dayWords(date)
+										})}
+										placeholder={say(texts.reason)}
 										maxlength="200"
 										value={now.reason}
 										oninput={(event) => onsay(at, { reason: event.currentTarget.value })}
@@ -87,8 +101,8 @@
 						</td>
 					{/each}
 					<td class="habit">
-						{#if habits[person.id]?.isUsuallyLate}<strong>usually late</strong>,{/if}
-						{habits[person.id] ? habitWords(habits[person.id]) : ''}
+						{#if habits[person.id]?.isUsuallyLate}<strong>{say(texts.usuallyLate)}</strong>,{/if}
+						{habits[person.id] ? habitWords(habits[person.id], say) : ''}
 					</td>
 				</tr>
 			{/each}

@@ -1,5 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { faultIn, habitWords, saidAt, saying, sentOf, unstored, type StoredPractice } from './week';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const stored: StoredPractice[] = [
 	{
@@ -66,7 +69,7 @@ describe('a week of attendance', () => {
 
 test('habits are told with their numbers', () => {
 	const habit = { asked: 10, late: 4, absent: 1, meanLateMinutes: 8.6 };
-	expect(habitWords(habit)).toBe('late 4 of 10, 9 min about · absent 1');
-	expect(habitWords({ ...habit, late: 0, absent: 0 })).toBe('always there, 10 of 10');
-	expect(habitWords({ ...habit, asked: 0 })).toBe('');
+	expect(habitWords(habit, say)).toBe('late 4 of 10, about 9 min · absent 1');
+	expect(habitWords({ ...habit, late: 0, absent: 0 }, say)).toBe('always there, 10 of 10');
+	expect(habitWords({ ...habit, asked: 0 }, say)).toBe('');
 });

@@ -1,4 +1,6 @@
 import type { Coming } from '$core/season';
+import texts from '$texts/attendance';
+import type { Say } from '$words';
 
 /** How somebody comes to a practice, while it is typed in. */
 export interface Said {
@@ -99,21 +101,21 @@ export function faultIn(sent: ReturnType<typeof sentOf>, path: string): At | nul
 }
 
 /** Words for how somebody has come so far: `late 4 of 10, 9 min about`. */
-export function habitWords({
-	asked,
-	late,
-	absent,
-	meanLateMinutes
-}: {
-	asked: number;
-	late: number;
-	absent: number;
-	meanLateMinutes: number;
-}): string {
+export function habitWords(
+	{
+		asked,
+		late,
+		absent,
+		meanLateMinutes
+	}: { asked: number; late: number; absent: number; meanLateMinutes: number },
+	say: Say
+): string {
 	if (asked === 0) return '';
 	const parts = [
-		...(late > 0 ? [`late ${late} of ${asked}, ${Math.round(meanLateMinutes)} min about`] : []),
-		...(absent > 0 ? [`absent ${absent}`] : [])
+		...(late > 0
+			? [say(texts.lateOfMinAbout, { late, asked, minutes: Math.round(meanLateMinutes) })]
+			: []),
+		...(absent > 0 ? [say(texts.absent2, { absent })] : [])
 	];
-	return parts.length > 0 ? parts.join(' · ') : `always there, ${asked} of ${asked}`;
+	return parts.length > 0 ? parts.join(' · ') : say(texts.alwaysThereOf, { asked });
 }

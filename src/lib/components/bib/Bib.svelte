@@ -1,5 +1,9 @@
 <script lang="ts">
 	import { bibLook } from './bibs';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/bib';
+
+	const say = useWords();
 
 	/** A group's bib with its letter, or with a number in its place. */
 	let { bib, size = 20, label }: { bib: number; size?: number; label?: string } = $props();
@@ -7,7 +11,13 @@
 	const text = $derived(label ?? look.letter);
 </script>
 
-<svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label="bib {look.letter}">
+<svg
+	width={size}
+	height={size}
+	viewBox="0 0 24 24"
+	role="img"
+	aria-label={say(texts.bib, { letter: look.letter })}
+>
 	<use href="#bib-{bib % 8}" />
 	<rect
 		x={text.length > 1 ? 5 : 6.5}

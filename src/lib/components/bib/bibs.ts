@@ -1,7 +1,10 @@
+import texts from '$texts/bib';
+import type { Message } from '$words';
+
 /** How a group's bib looks: told apart by letter and pattern as well as by colour. */
 export interface BibLook {
 	letter: string;
-	name: string;
+	name: Message;
 	pattern: 'plain' | 'hoops' | 'halves' | 'sash' | 'quarters' | 'band' | 'checks' | 'pinstripes';
 	cloth: string;
 	mark: string;
@@ -9,14 +12,14 @@ export interface BibLook {
 
 /** Eight bibs; the letters are none that zones use. */
 export const BIBS: readonly BibLook[] = [
-	{ letter: 'K', name: 'Kelp', pattern: 'plain', cloth: '#1f4e9e', mark: '#1f4e9e' },
-	{ letter: 'L', name: 'Lantern', pattern: 'hoops', cloth: '#f0c531', mark: '#4a3a05' },
-	{ letter: 'M', name: 'Mussel', pattern: 'halves', cloth: '#ffffff', mark: '#7d1f52' },
-	{ letter: 'N', name: 'Nettle', pattern: 'sash', cloth: '#ffffff', mark: '#1f7043' },
-	{ letter: 'R', name: 'Reed', pattern: 'quarters', cloth: '#e8dff2', mark: '#57348a' },
-	{ letter: 'S', name: 'Sky', pattern: 'band', cloth: '#a9d6ef', mark: '#0b5078' },
-	{ letter: 'T', name: 'Tern', pattern: 'checks', cloth: '#ffffff', mark: '#1d2528' },
-	{ letter: 'W', name: 'Wrack', pattern: 'pinstripes', cloth: '#ffffff', mark: '#a3195b' }
+	{ letter: 'K', name: texts.kelp, pattern: 'plain', cloth: '#1f4e9e', mark: '#1f4e9e' },
+	{ letter: 'L', name: texts.lantern, pattern: 'hoops', cloth: '#f0c531', mark: '#4a3a05' },
+	{ letter: 'M', name: texts.mussel, pattern: 'halves', cloth: '#ffffff', mark: '#7d1f52' },
+	{ letter: 'N', name: texts.nettle, pattern: 'sash', cloth: '#ffffff', mark: '#1f7043' },
+	{ letter: 'R', name: texts.reed, pattern: 'quarters', cloth: '#e8dff2', mark: '#57348a' },
+	{ letter: 'S', name: texts.sky, pattern: 'band', cloth: '#a9d6ef', mark: '#0b5078' },
+	{ letter: 'T', name: texts.tern, pattern: 'checks', cloth: '#ffffff', mark: '#1d2528' },
+	{ letter: 'W', name: texts.wrack, pattern: 'pinstripes', cloth: '#ffffff', mark: '#a3195b' }
 ];
 
 /** The look of a bib by its number in a practice. */

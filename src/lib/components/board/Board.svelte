@@ -36,7 +36,8 @@
 	import { WhoMet } from '$lib/state/whoMet.svelte';
 	import { focusBack } from '$lib/components/page/focusBack.svelte';
 	import LeaveDialog from '$lib/components/page/LeaveDialog.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/board';
 	import type { Surroundings } from '$core/model/bundle';
 	import { weekOf } from '$core/season';
 	import type { ServerState } from '$lib/state/saver';
@@ -56,7 +57,7 @@
 		};
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	// The page is loaded for one practice; from then on the editor holds it.
 	const editor = untrack(() => {
 		const { practice } = data.stored;
@@ -82,10 +83,10 @@
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
 	const game = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const SAVED = {
-		saved: 'saved',
-		saving: 'saving …',
-		away: 'not saved: the server does not answer, trying again',
-		refused: 'not saved'
+		saved: say(texts.saved),
+		saving: say(texts.saving),
+		away: say(texts.notSavedTheServerDoesNot),
+		refused: say(texts.notSaved)
 	};
 
 	/** Asked about before it is left: what the server has not got yet. */
@@ -101,8 +102,7 @@
 	});
 	async function askWhoMet() {
 		await whoMet.ask();
-		if (whoMet.isAway)
-			view.said = w('The server does not answer: who met whom is not counted now.');
+		if (whoMet.isAway) view.said = say(texts.theServerDoesNotAnswerWho);
 	}
 	$effect(() => {
 		if (view.dialog === 'groups') untrack(() => void askWhoMet());
@@ -111,14 +111,14 @@
 
 	const apply = (edit: Edit) => tell(editor.apply(edit));
 	function tell(failure: EditFailure | null) {
-		view.said = failure ? w(describeFailure(failure)) : '';
+		view.said = failure ? describeFailure(failure, say) : '';
 		view.forget(editor.practice);
 	}
 	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;
 	function addDrill(drill: Drill) {
 		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: SHELF_MINUTES });
 		if (!added) {
-			view.said = `${editor.w('No zone of this ground holds')} ${drill.name}.`;
+			view.said = say(texts.noZoneOfThisGroundHolds, { name: drill.name });
 			return;
 		}
 		const after = added.kind === 'warm-up' ? null : selectedOrLast();
@@ -138,9 +138,9 @@
 		view.mark(id);
 	}
 	const PLAIN = {
-		water: { name: 'Water', minutes: 2 },
-		talk: { name: 'Talk', minutes: 3 },
-		close: { name: 'Close', minutes: 2 }
+		water: { name: say(texts.water), minutes: 2 },
+		talk: { name: say(texts.talk), minutes: 3 },
+		close: { name: say(texts.close), minutes: 2 }
 	};
 	function addPeriod(added: Period) {
 		apply({ type: 'add-period', period: added, after: selectedOrLast() });
@@ -151,14 +151,11 @@
 </script>
 
 <svelte:head>
-	<title>{dayWords(editor.practice.date)} · Field Plan</title>
+	<title>{say(texts.fieldPlan, { dayWords: dayWords(editor.practice.date) })}</title>
 </svelte:head>
 <svelte:window onkeydown={(event) => handleKey(event, { editor, view, apply }, lettersAreOn)} />
 <BibShapes />
-<LeaveDialog
-	draft={unsaved}
-	says="They are kept in this browser and are sent when you open this practice again."
-/>
+<LeaveDialog draft={unsaved} says={say(texts.theyAreKeptInThisBrowser)} />
 
 <div class="board">
 	<TopBar team={data.surroundings.team} current="board">
@@ -194,7 +191,7 @@
 		</div>
 		<div class="right">
 			<header>
-				<h2>{w('Ground at')} {clockAt(editor.practice.start, view.now)}</h2>
+				<h2>{say(texts.groundAt, { clockAt: clockAt(editor.practice.start, view.now) })}</h2>
 				<span>{editor.context.ground.name}</span>
 			</header>
 			<div class="ground">

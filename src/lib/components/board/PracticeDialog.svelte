@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { Modal, NumberInput, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { Check } from 'typebox/value';
-	import { Clock, Day, Minutes, Name } from '$core/model/fields';
+	import { isDay } from '$core/model/day';
 	import type { Edit } from '$core/practice';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/board';
 	import { dayWords } from '../ui/dates';
 
 	/** When and where this practice is, as one step that can be taken back. */
@@ -22,15 +22,14 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const before = untrack(() => editor.practice);
 	let { date, start, place } = $state({ ...before });
 	let minutes: number | null = $state(before.minutes);
 
-	const isDay = $derived(Check(Day, date));
-	const isGood = $derived(
-		isDay && Check(Clock, start) && Check(Minutes, minutes) && Check(Name, place.trim())
-	);
+	const isMinutes = $derived(minutes !== null && minutes >= 1 && minutes <= 600);
+	// A time that is typed in half is empty to the browser.
+	const isGood = $derived(isDay(date) && start !== '' && isMinutes && place.trim() !== '');
 	const isTaken = $derived(date !== before.date && others.some((other) => other.date === date));
 
 	function save() {
@@ -47,10 +46,10 @@
 <Modal
 	open
 	size="sm"
-	modalHeading={w('When and where')}
-	primaryButtonText="Save"
+	modalHeading={say(texts.whenAndWhere)}
+	primaryButtonText={say(texts.save)}
 	primaryButtonDisabled={!isGood}
-	secondaryButtonText="Cancel"
+	secondaryButtonText={say(texts.cancel)}
 	selectorPrimaryFocus="#practice-date"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
@@ -60,39 +59,39 @@
 		<TextInput
 			id="practice-date"
 			type="date"
-			labelText="Date"
+			labelText={say(texts.date)}
 			bind:value={date}
-			invalid={!isDay}
-			invalidText="No day of the calendar"
+			invalid={!isDay(date)}
+			invalidText={say(texts.noDayOfTheCalendar)}
 		/>
 		<TextInput
 			id="practice-start"
 			type="time"
-			labelText="Starts"
+			labelText={say(texts.starts)}
 			bind:value={start}
-			invalid={!Check(Clock, start)}
-			invalidText="No time of day"
+			invalid={start === ''}
+			invalidText={say(texts.noTimeOfDay)}
 		/>
 		<NumberInput
 			id="practice-minutes"
-			labelText="Minutes"
+			labelText={say(texts.minutes)}
 			min={1}
 			max={600}
 			allowEmpty
 			bind:value={minutes}
-			invalidText="1 to 600 minutes"
+			invalidText={say(texts.n1To600Minutes)}
 		/>
 		<TextInput
 			id="practice-place"
-			labelText="Where"
+			labelText={say(texts.where)}
 			maxlength={200}
 			bind:value={place}
 			invalid={place.trim() === ''}
-			invalidText="Where is it?"
+			invalidText={say(texts.whereIsIt)}
 		/>
 	</div>
 	<p role="status">
-		{#if isTaken}{dayWords(date)} {w('has another practice already.')}{/if}
+		{#if isTaken}{say(texts.hasAnotherPracticeAlready, { dayWords: dayWords(date) })}{/if}
 	</p>
 </Modal>
 

@@ -3,6 +3,10 @@
 	import type { EditFailure } from '$core/practice';
 	import Banner from '../ui/Banner.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/board';
+
+	const say = useWords();
 
 	/** What the server has not taken: why nothing is saved now, and each change that it refuses. */
 	let {
@@ -12,33 +16,41 @@
 
 	const { outbox } = $derived(editor);
 	const why = $derived(
-		outbox.trouble ? outbox.trouble : outbox.state === 'away' ? 'The server does not answer.' : ''
+		outbox.trouble
+			? outbox.trouble
+			: outbox.state === 'away'
+				? say(texts.theServerDoesNotAnswer)
+				: ''
 	);
 	const isStuck = $derived(outbox.state === 'refused' && outbox.trouble !== '');
 </script>
 
 {#snippet tryAgain()}
-	<Button size="small" kind="tertiary" on:click={() => outbox.tryAgain()}>Try again</Button>
+	<Button size="small" kind="tertiary" on:click={() => outbox.tryAgain()}
+		>{say(texts.tryAgain)}</Button
+	>
 {/snippet}
 
 {#if why}
-	<Banner label="Not saved" tone="stop" actions={isStuck ? tryAgain : undefined}>
-		<strong>Nothing is being saved now.</strong>
-		{why} Your changes are kept here.
+	<Banner label={say(texts.notSaved2)} tone="stop" actions={isStuck ? tryAgain : undefined}>
+		<strong>{say(texts.nothingIsBeingSavedNow)}</strong>
+		{say(texts.yourChangesAreKeptHere, { why })}
 	</Banner>
 {/if}
 {#each editor.refused as refused (refused.aside.unsent.id)}
-	<Banner label="A change that was not saved" tone="stop">
-		<strong>Not saved: {refused.words}.</strong>
+	<Banner label={say(texts.aChangeThatWasNotSaved)} tone="stop">
+		<strong>{say(texts.notSaved3, { words: refused.words })}</strong>
 		{refused.why}
 		{#snippet actions()}
 			<Button size="small" kind="tertiary" on:click={() => ontell(editor.retry(refused))}
-				>Try again</Button
+				>{say(texts.tryAgain)}</Button
 			>
-			<Button size="small" kind="tertiary" on:click={() => editor.giveUp(refused)}>Discard</Button>
+			<Button size="small" kind="tertiary" on:click={() => editor.giveUp(refused)}
+				>{say(texts.discard)}</Button
+			>
 		{/snippet}
 	</Banner>
 {/each}
 {#if editor.keeping}
-	<Banner label="Keeping changes" tone="stop">{editor.keeping}</Banner>
+	<Banner label={say(texts.keepingChanges)} tone="stop">{editor.keeping}</Banner>
 {/if}

@@ -10,7 +10,8 @@
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 	import { isTyping } from '../ui/keys';
 	import { DrillDraft } from './draft.svelte';
 	import { groupOf } from './fields';
@@ -32,11 +33,12 @@
 		stamp?: string;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const MINUTES = 12;
 	const draft = new DrillDraft(untrack(() => drill));
 	let sheet: HTMLFormElement | undefined = $state();
 	const form = new FormDraft<Drill>({
+		say,
 		about: untrack(() => page.url.pathname + page.url.search),
 		stamp: () => stamp,
 		read: () => draft.kept,
@@ -53,16 +55,26 @@
 		const path = draft.fault && 'path' in draft.fault ? String(draft.fault.path) : '';
 		const field = /^drill\.(\w+)/.exec(path)?.[1] ?? '';
 		const rung = draft.kept.rungs.find(({ id }) => id === draft.fault?.onRung)?.name;
-		return [groupOf(field)?.name, rung && `on the rung ${rung}`].filter(Boolean).join(', ');
+		const group = groupOf(field);
+		return [group && say(group.name), rung && say(texts.onTheRung, { rungName: rung })]
+			.filter(Boolean)
+			.join(', ');
 	});
 	const saying = $derived.by(() => {
-		if (!draft.isComplete) return w('Every spot needs a name of its own and numbers.');
+		if (!draft.isComplete) return say(texts.everySpotNeedsANameOf);
 		if (draft.fault)
-			return `${w('It does not run yet:')} ${place ? `${w(place)}: ` : ''}${w(draft.fault.message)}.`;
+			return place
+				? say(texts.itDoesNotRunYetAt, { place, why: draft.fault.message })
+				: say(texts.itDoesNotRunYet, { why: draft.fault.message });
 		if (!given) return '';
 		const turns = Math.round(given.turns.mean);
 		const waits = Math.round(given.waitShare * 100);
-		return w(`It balances. With ${ideal}: ${turns} turns in ${MINUTES} min, waits ${waits}%.`);
+		return say(texts.itBalancesWithTurnsInMin, {
+			ideal,
+			turnCount: turns,
+			minutes: MINUTES,
+			waits
+		});
 	});
 	/** Ctrl or Cmd with Z, where no letters are typed: those the browser takes back itself. */
 	function stepByKey(event: KeyboardEvent) {
@@ -90,7 +102,8 @@
 	<input type="hidden" name="drill" value={JSON.stringify(draft.kept)} />
 	<div class="top">
 		<label class="caption"
-			>Name <input
+			>{say(texts.name)}
+			<input
 				class="typed"
 				maxlength="200"
 				value={draft.kept.name}
@@ -100,26 +113,31 @@
 		<p class="state" role="status" class:bad={!isGood}>{saying}</p>
 		<div class="steps">
 			<button type="button" class="link" disabled={!draft.canUndo} onclick={draft.undo}
-				>{w('Undo')}</button
+				>{say(texts.undo)}</button
 			>
 			<button type="button" class="link" disabled={!draft.canRedo} onclick={draft.redo}
-				>{w('Redo')}</button
+				>{say(texts.redo)}</button
 			>
 		</div>
-		<Button type="submit" size="field" disabled={!isGood}>{w('Save the drill')}</Button>
+		<Button type="submit" size="field" disabled={!isGood}>{say(texts.saveTheDrill)}</Button>
 	</div>
-	<div class="segments" role="group" aria-label={w('What is written')}>
+	<div class="segments" role="group" aria-label={say(texts.whatIsWritten)}>
 		<button
 			type="button"
 			aria-pressed={draft.rungId === undefined}
-			onclick={() => (draft.rungId = undefined)}>{w('The drill itself')}</button
+			onclick={() => (draft.rungId = undefined)}>{say(texts.theDrillItself)}</button
 		>
 		{#each draft.kept.rungs as { id, name } (id)}
 			<button type="button" aria-pressed={draft.rungId === id} onclick={() => (draft.rungId = id)}
-				>{name || w('a rung')}</button
+				>{name || say(texts.rung)}</button
 			>
 		{/each}
-		<button type="button" class="link" onclick={draft.addRung}>{w('Add a rung')}</button>
+		<button
+			type="button"
+			class="link"
+			onclick={() => draft.addRung(say(texts.newRung, { number: draft.kept.rungs.length + 1 }))}
+			>{say(texts.addRung)}</button
+		>
 	</div>
 	{#key draft.rungId}
 		{#if draft.rung}<RungHead {draft} rung={draft.rung} />{/if}
@@ -133,7 +151,7 @@
 				onchange={(event) =>
 					draft.setOwn({ sports: event.currentTarget.checked ? ['any'] : [team.sport] })}
 			/>
-			{w('for any sport')}
+			{say(texts.forAnySport)}
 		</label>
 	{/if}
 </DraftForm>

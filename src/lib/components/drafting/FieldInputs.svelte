@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Metres from '../ground/Metres.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import { called } from '$words';
 	import type { DrillDraft } from './draft.svelte';
 	import type { FieldGroup } from './fields';
 	import Lines from './Lines.svelte';
@@ -8,7 +9,7 @@
 	/** The inputs of a group of fields, each with what the drill or the chosen rung has there. */
 	let { draft, group }: { draft: DrillDraft; group: FieldGroup } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const idOf = (index: number) => `${group.id}-${index}`;
 	/** The name of the group says what its only input is. */
 	const isAlone = $derived(group.inputs.length === 1);
@@ -19,7 +20,7 @@
 		{#if input.kind === 'number'}
 			<Metres
 				id={idOf(index)}
-				label={w(input.label)}
+				label={say(input.label)}
 				quiet={isAlone}
 				unit={input.unit}
 				least={input.least}
@@ -35,26 +36,28 @@
 					onchange={(event) =>
 						draft.set(input.write(draft.typed, event.currentTarget.checked, draft.calling))}
 				/>
-				{w(input.label)}
+				{say(input.label)}
 			</label>
 		{:else if input.kind === 'choice'}
 			<label class="caption">
-				<span class:unseen={isAlone}>{w(input.label)}</span>
+				<span class:unseen={isAlone}>{say(input.label)}</span>
 				<select
 					class="typed"
 					value={input.value(draft.typed, draft.calling)}
 					onchange={(event) =>
 						draft.set(input.write(draft.typed, event.currentTarget.value, draft.calling))}
 				>
-					{#if input.none !== undefined}<option value="">{w(input.none)}</option>{/if}
-					{#each input.options as option (option)}<option value={option}>{w(option)}</option>{/each}
+					{#if input.none !== undefined}<option value="">{say(input.none)}</option>{/if}
+					{#each input.options as option (option)}<option value={option}
+							>{called(option, say)}</option
+						>{/each}
 				</select>
 			</label>
 		{:else}
 			<div class="line">
 				<Lines
-					label={input.label}
-					hint={input.hint}
+					label={say(input.label)}
+					hint={input.hint && say(input.hint)}
 					many={input.kind === 'lines'}
 					quiet={isAlone}
 					value={input.value(draft.typed, draft.calling)}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 	import type { DrillDraft } from './draft.svelte';
 	import FieldInputs from './FieldInputs.svelte';
 	import { FIELD_GROUPS, groupOf, SECTIONS, type FieldGroup } from './fields';
@@ -23,7 +24,7 @@
 		run: Snippet;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	/** Groups that are to be changed on the rung, and are as yet the drill's. */
 	let opened: string[] = $state.raw([]);
 	const shown = $derived(
@@ -52,10 +53,12 @@
 {#snippet fieldset(group: FieldGroup)}
 	<fieldset class:whole={group.id === 'spots'} class={group.id}>
 		<legend>
-			{w(group.name)}
+			{say(group.name)}
 			{#if draft.rung}
 				<button type="button" class="link" onclick={() => giveBack(group)}
-					>{w('as the drill')}<span class="unseen"> has it: {group.name}</span></button
+					>{say(texts.asTheDrill)}<span class="unseen">
+						{say(texts.hasIt, { name: say(group.name) })}</span
+					></button
 				>
 			{/if}
 		</legend>
@@ -71,13 +74,13 @@
 		<div class="groups">
 			{#each onRung as group (group.id)}{@render fieldset(group)}
 			{:else}
-				<p>{w('As yet it is the drill itself: choose below what changes on it.')}</p>
+				<p>{say(texts.asYetItIsTheDrill)}</p>
 			{/each}
 		</div>
 		{#if !shown.has('spots')}{@render run()}{/if}
 	</div>
 	<label class="caption more">
-		{w('Change something else on this rung')}
+		{say(texts.changeSomethingElseOnThisRung)}
 		<select
 			class="typed"
 			value=""
@@ -86,13 +89,13 @@
 				event.currentTarget.value = '';
 			}}
 		>
-			<option value="">{w('choose what')}</option>
-			{#each others as { id, name } (id)}<option value={id}>{w(name)}</option>{/each}
+			<option value="">{say(texts.chooseWhat)}</option>
+			{#each others as { id, name } (id)}<option value={id}>{say(name)}</option>{/each}
 		</select>
 	</label>
 {:else}
 	{#each SECTIONS as { name, groups } (name)}
-		<h2>{w(name)}</h2>
+		<h2>{say(name)}</h2>
 		<div class="groups">
 			{#each groups as group (group.id)}{@render fieldset(group)}{/each}
 		</div>

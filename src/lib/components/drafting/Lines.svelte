@@ -1,6 +1,4 @@
 <script lang="ts">
-	import { useWording } from '../page/wording.svelte';
-
 	/** A line or lines to type in: what is typed stands as it is until it is left. */
 	let {
 		label,
@@ -20,7 +18,6 @@
 		onset: (typed: string) => void;
 	} = $props();
 
-	const w = useWording();
 	let typed: string | null = $state(null);
 
 	function write(event: Event & { currentTarget: HTMLInputElement | HTMLTextAreaElement }) {
@@ -36,8 +33,8 @@
 
 <label class="caption">
 	<span
-		><span class:unseen={quiet}>{w(label)}</span>
-		{#if hint}<em>{w(hint)}</em>{/if}</span
+		><span class:unseen={quiet}>{label}</span>
+		{#if hint}<em>{hint}</em>{/if}</span
 	>
 	{#if many}
 		<textarea class="typed" rows="3" value={typed ?? value} oninput={write} onblur={leave}

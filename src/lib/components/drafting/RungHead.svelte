@@ -1,27 +1,29 @@
 <script lang="ts">
 	import type { Rung } from '$core/model/drill';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
+	import { called } from '$words';
 	import type { DrillDraft } from './draft.svelte';
 	import Lines from './Lines.svelte';
 
 	/** What the chosen rung is called, what changes on it, and which rungs come before it. */
 	let { draft, rung }: { draft: DrillDraft; rung: Rung } = $props();
 
-	const w = useWording();
-	const LEVERS: Readonly<Record<Rung['lever'], string>> = {
-		opponents: 'opponents',
-		ground: 'ground',
-		pace: 'pace',
-		distance: 'distance',
-		side: 'side of the body',
-		touches: 'touches',
-		target: 'target',
-		implement: 'ball or stick',
-		fatigue: 'tired players',
-		start: 'how it starts',
-		score: 'score',
-		form: 'form'
-	};
+	const say = useWords();
+	const LEVERS: readonly Rung['lever'][] = [
+		'opponents',
+		'ground',
+		'pace',
+		'distance',
+		'side',
+		'touches',
+		'target',
+		'implement',
+		'fatigue',
+		'start',
+		'score',
+		'form'
+	];
 	const rungs = $derived(draft.kept.rungs);
 	const place = $derived(rungs.findIndex(({ id }) => id === rung.id));
 	function need(id: string, isNeeded: boolean) {
@@ -31,22 +33,26 @@
 </script>
 
 <div class="head">
-	<Lines label="Name of the rung" value={rung.name} onset={(name) => draft.setRung({ name })} />
 	<Lines
-		label="What changes"
-		hint="as players hear it"
+		label={say(texts.nameOfTheRung)}
+		value={rung.name}
+		onset={(name) => draft.setRung({ name })}
+	/>
+	<Lines
+		label={say(texts.whatChanges)}
+		hint={say(texts.asPlayersHearIt)}
 		value={rung.change}
 		onset={(change) => draft.setRung({ change })}
 	/>
 	<label class="caption">
-		{w('It works on')}
+		{say(texts.itWorksOn)}
 		<select
 			class="typed"
 			value={rung.lever}
 			onchange={(event) => draft.setRung({ lever: event.currentTarget.value as Rung['lever'] })}
 		>
-			{#each Object.entries(LEVERS) as [lever, name] (lever)}
-				<option value={lever}>{w(name)}</option>
+			{#each LEVERS as lever (lever)}
+				<option value={lever}>{called(lever, say)}</option>
 			{/each}
 		</select>
 	</label>
@@ -54,7 +60,7 @@
 <div class="order">
 	{#if rungs.length > 1}
 		<fieldset>
-			<legend>{w('After')}</legend>
+			<legend>{say(texts.after)}</legend>
 			{#each rungs as { id, name } (id)}
 				{#if id !== rung.id}
 					<label class="tickable">
@@ -70,15 +76,15 @@
 		</fieldset>
 	{/if}
 	<button type="button" class="link" disabled={place <= 0} onclick={() => draft.moveRung(-1)}
-		>{w('Lower on the ladder')}</button
+		>{say(texts.lowerOnTheLadder)}</button
 	>
 	<button
 		type="button"
 		class="link"
 		disabled={place >= rungs.length - 1}
-		onclick={() => draft.moveRung(1)}>{w('Higher')}</button
+		onclick={() => draft.moveRung(1)}>{say(texts.higher)}</button
 	>
-	<button type="button" class="link" onclick={draft.removeRung}>{w('Remove this rung')}</button>
+	<button type="button" class="link" onclick={draft.removeRung}>{say(texts.removeThisRung)}</button>
 </div>
 
 <style>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 	import TypedTable from '../table/TypedTable.svelte';
 	import type { DrillDraft } from './draft.svelte';
 	import { skillColumns, skillRows, skillsIn, type SkillRow } from './skillRows';
@@ -8,7 +9,7 @@
 	let { draft, skills }: { draft: DrillDraft; skills: readonly { id: string; name: string }[] } =
 		$props();
 
-	const w = useWording();
+	const say = useWords();
 	let rows: SkillRow[] = $derived(draft.asTyped(skillRows));
 	/** The team's skills, and those of the drill that are others. */
 	const choices = $derived([
@@ -32,14 +33,14 @@
 {#if rows.length > 0}
 	<TypedTable
 		{rows}
-		columns={skillColumns(choices)}
-		nameOf={({ skill }) => choices.find(({ id }) => id === skill)?.name ?? 'the skill'}
+		columns={skillColumns(choices, say)}
+		nameOf={({ skill }) => choices.find(({ id }) => id === skill)?.name ?? say(texts.theSkill)}
 		onchange={(index, row) => keep(rows.with(index, row))}
 		onadd={add}
 		onremove={(row) => keep(rows.filter(({ key }) => key !== row.key))}
 	/>
 {/if}
-<button type="button" class="link" onclick={add}>{w('Add a skill')}</button>
+<button type="button" class="link" onclick={add}>{say(texts.addASkill)}</button>
 
 <style>
 	.link {

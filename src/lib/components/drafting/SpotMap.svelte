@@ -1,13 +1,13 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
 	import { bibMetres, type Point } from '$core/playing';
-	import { kept } from '$core/words';
 	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragBy, type DragHandlers } from '../drag/dragged';
 	import { moveCurve } from '../field/curve';
 	import RoleMark from '../field/RoleMark.svelte';
 	import Way from '../field/Way.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 	import { linesOn, nearestSpot, snapped, type Tool } from './mapping';
 	import type { SpotCalling } from './lines';
 	import type { WayEnd } from './wayRows';
@@ -31,7 +31,7 @@
 		onjoin: (from: WayEnd, to: WayEnd) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let map: HTMLElement | undefined = $state();
 	let pixels = $state(500);
 	/** A spot that is being dragged. */
@@ -131,12 +131,10 @@
 	}
 	const hint = $derived(
 		tool === 'place'
-			? w('Drag a spot, or move it with the arrow keys by half a metre.')
+			? say(texts.dragASpotOrMoveIt)
 			: begun === null
-				? w('Draw from a spot to another, or press one and then the other.')
-				: w(
-						`From ${kept(calling.nameOf(begun))}: press the spot that it leads to. Escape gives up.`
-					)
+				? say(texts.drawFromASpotToAnother)
+				: say(texts.fromPressTheSpotThatIt, { nameOf: calling.nameOf(begun) })
 	);
 </script>
 
@@ -149,7 +147,7 @@
 	style:aspect-ratio="{length} / {width}"
 	style:max-width="calc(46vh * {length / width})"
 	role="group"
-	aria-label={w('Spots on a grid of metres')}
+	aria-label={say(texts.spotsOnAGridOfMetres)}
 >
 	<svg viewBox="0 0 {length} {width}" aria-hidden="true">
 		{#each grid as { d, isFive } (d)}
@@ -180,7 +178,11 @@
 			class:leftward={spot.x > length / 2}
 			data-spot={spot.key}
 			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre}px"
-			aria-label="{w('Spot')} {calling.nameOf(spot.key) || 'new'}, {spot.x} m, {spot.y} m"
+			aria-label={say(texts.spotMM, {
+				value: calling.nameOf(spot.key) || 'new',
+				x: spot.x,
+				y: spot.y
+			})}
 			aria-pressed={tool === 'place' ? undefined : begun === spot.key}
 			onclick={() => press(spot.key)}
 			onkeydown={(event) => down(event, spot)}

@@ -2,13 +2,14 @@
 	import type { Snippet } from 'svelte';
 	import type { Drill } from '$core/model/drill';
 	import type { Point } from '$core/playing';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 	import TypedTable from '../table/TypedTable.svelte';
 	import type { DrillDraft } from './draft.svelte';
 	import { TOOLS, type Tool } from './mapping';
 	import SpotMap from './SpotMap.svelte';
 	import { newSpotRow, spotColumns, spotRows, spotsIn, type SpotRow } from './spotRows';
-	import { WAY_COLUMNS, wayRows, waysIn, withWay, type WayEnd, type WayRow } from './wayRows';
+	import { wayColumns, wayRows, waysIn, withWay, type WayEnd, type WayRow } from './wayRows';
 
 	/** Spots, where their players go after a turn, and the ways within it: drawn, and as tables. */
 	let {
@@ -22,7 +23,7 @@
 		beside: Snippet;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let rows: SpotRow[] = $derived(draft.asTyped(spotRows));
 	let ways: WayRow[] = $derived(draft.asTyped(wayRows));
 	let tool: Tool = $state('place');
@@ -62,10 +63,10 @@
 
 <div class="halves">
 	<div>
-		<div class="segments" role="group" aria-label={w('What drawing does')}>
+		<div class="segments" role="group" aria-label={say(texts.whatDrawingDoes)}>
 			{#each TOOLS as { tool: each, name } (each)}
 				<button type="button" aria-pressed={tool === each} onclick={() => (tool = each)}
-					>{w(name)}</button
+					>{say(name)}</button
 				>
 			{/each}
 		</div>
@@ -75,21 +76,21 @@
 </div>
 <TypedTable
 	{rows}
-	columns={spotColumns(rows, units)}
-	nameOf={({ name }) => name || 'a new spot'}
+	columns={spotColumns(rows, units, say)}
+	nameOf={({ name }) => name || say(texts.aNewSpot)}
 	onchange={(index, row) => keep(rows.with(index, row))}
 	onadd={addSpot}
 	onremove={(row) => keep(rows.filter(({ key }) => key !== row.key))}
 />
 <div>
-	<button type="button" class="link" onclick={addSpot}>{w('Add a spot')}</button>
-	<button type="button" class="link" onclick={addWay}>{w('Add a way')}</button>
+	<button type="button" class="link" onclick={addSpot}>{say(texts.addASpot)}</button>
+	<button type="button" class="link" onclick={addWay}>{say(texts.addAWay)}</button>
 </div>
 {#if ways.length > 0}
 	<TypedTable
 		rows={ways}
-		columns={WAY_COLUMNS}
-		nameOf={({ from, to }) => `the way from ${from} to ${to}`}
+		columns={wayColumns(say)}
+		nameOf={({ from, to }) => say(texts.theWayFromTo, { from, to })}
 		onchange={(index, row) => keepWays(ways.with(index, row))}
 		onadd={addWay}
 		onremove={(row) => keepWays(ways.filter(({ key }) => key !== row.key))}

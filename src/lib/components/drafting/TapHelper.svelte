@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { timingOf, turnsOn, type Tap, type Timing } from '$core/drill';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drafting';
 
 	/** Times real tries by taps at each start and end, and hands over what they took. */
 	let { onuse }: { onuse: (timing: Timing) => void } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let taps: Tap[] = $state.raw([]);
 	const timing = $derived(timingOf(taps));
 	const on = $derived(turnsOn(taps));
@@ -15,34 +16,34 @@
 	};
 	const words = $derived.by(() => {
 		const { tries, workSeconds, shortSeconds, longSeconds, headwaySeconds } = timing;
-		if (tries === 0) return on > 0 ? w('A turn is on.') : w('Tap as a real try begins.');
-		const apart = headwaySeconds === null ? '' : `, ${headwaySeconds} s from start to start`;
-		const many = tries === 1 ? '1 try' : `${tries} tries`;
-		return w(`${many}: ${workSeconds} s, ${shortSeconds} to ${longSeconds} s${apart}`);
+		if (tries === 0) return on > 0 ? say(texts.turnIsOn) : say(texts.tapAsARealTryBegins);
+		const apart = headwaySeconds === null ? '' : say(texts.sFromStartToStart, { headwaySeconds });
+		const many = say(texts.triesTryTries, { tries });
+		return say(texts.sToS, { many, workSeconds, shortSeconds, longSeconds, apart });
 	});
 </script>
 
 <details>
-	<summary>{w('Time real tries by tapping')}</summary>
+	<summary>{say(texts.timeRealTriesByTapping)}</summary>
 	<div class="taps">
-		<button type="button" class="tap" onclick={tap('start')}>{w('A turn starts')}</button>
+		<button type="button" class="tap" onclick={tap('start')}>{say(texts.turnStarts)}</button>
 		<button type="button" class="tap" disabled={on === 0} onclick={tap('end')}
-			>{w('A turn ends')}</button
+			>{say(texts.turnEnds)}</button
 		>
 	</div>
 	<p role="status">{words}</p>
 	<div class="ways">
 		<button type="button" class="link" disabled={timing.tries === 0} onclick={() => onuse(timing)}
-			>{w('Use these seconds')}</button
+			>{say(texts.useTheseSeconds)}</button
 		>
 		<button
 			type="button"
 			class="link"
 			disabled={taps.length === 0}
-			onclick={() => (taps = taps.slice(0, -1))}>Undo a tap</button
+			onclick={() => (taps = taps.slice(0, -1))}>{say(texts.undoATap)}</button
 		>
 		<button type="button" class="link" disabled={taps.length === 0} onclick={() => (taps = [])}
-			>Begin anew</button
+			>{say(texts.beginAnew)}</button
 		>
 	</div>
 </details>

@@ -144,12 +144,12 @@ export class DrillDraft {
 		return `${stem}-${this.#made}`;
 	};
 
-	/** Adds a rung above the others, and chooses it. */
-	addRung = (): void => {
+	/** Adds a rung above the others by a name of its own, and chooses it. */
+	addRung = (name: string): void => {
 		const id = this.newKey('rung');
 		const rung: Rung = {
 			id,
-			name: `Rung ${this.#drill.rungs.length + 1}`,
+			name,
 			change: '',
 			lever: 'pace'
 		};

@@ -10,6 +10,9 @@ import { linesOn, nearestSpot, snapped } from './mapping';
 import { skillRows, skillsIn } from './skillRows';
 import { newSpotRow, spotColumns, spotRows, spotsIn } from './spotRows';
 import { wayRows, waysIn, withWay } from './wayRows';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const all = demoTeams().flatMap((team) => demoContext(team).shelf);
 const plain: SpotCalling = {
@@ -56,7 +59,7 @@ describe('what is typed in', () => {
 			expect(skillsIn(skillRows(drill))).toEqual(drill.skills);
 		}
 		const row = newSpotRow('k', blank);
-		for (const column of spotColumns([row], []))
+		for (const column of spotColumns([row], [], say))
 			expect(column.set(row, column.value(row))).toEqual(row);
 	});
 
@@ -94,7 +97,7 @@ describe('what is typed in', () => {
 describe('a draft', () => {
 	test('keeps moves, ways and rungs together while a spot is called otherwise', () => {
 		const draft = new DrillDraft({ ...blank, paths: [{ from: 'work', to: 'feed', kind: 'run' }] });
-		draft.addRung();
+		draft.addRung('Rung 1');
 		draft.set({ rotation: { ...blank.rotation, everyTurns: 2 } });
 		draft.rungId = undefined;
 		draft.set({}, { work: 'feed' });
@@ -110,7 +113,7 @@ describe('a draft', () => {
 
 	test('writes a rung as what it changes, and gives back what it no longer does', () => {
 		const draft = new DrillDraft(blank);
-		draft.addRung();
+		draft.addRung('Rung 1');
 		draft.setRung({ name: 'Quick', lever: 'pace' });
 		draft.set({ turn: { workSeconds: 6, headwaySeconds: 7 }, effort: 7 });
 		expect(draft.changed).toEqual(['turn', 'effort']);
@@ -118,7 +121,7 @@ describe('a draft', () => {
 		expect(draft.kept.effort).toBe(blank.effort);
 		draft.giveBack(['turn']);
 		expect(draft.kept.rungs).toMatchObject([{ name: 'Quick', set: { effort: 7 } }]);
-		draft.addRung();
+		draft.addRung('Rung 2');
 		draft.setRung({ needs: [draft.kept.rungs[0].id] });
 		draft.moveRung(-1);
 		expect(draft.kept.rungs.map(({ name }) => name)).toEqual(['Rung 2', 'Quick']);
@@ -141,7 +144,7 @@ describe('a draft', () => {
 		now += 2000;
 		draft.setOwn({ name: 'Rope bridge' });
 		draft.set({ effort: 9 });
-		draft.addRung();
+		draft.addRung('Rung 1');
 		draft.setRung({ name: 'Quick' });
 		draft.undo();
 		draft.undo();

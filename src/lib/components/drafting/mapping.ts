@@ -1,3 +1,5 @@
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 import type { Drill } from '$core/model/drill';
 import type { Point } from '$core/playing';
 import type { WayKind } from './wayRows';
@@ -5,12 +7,12 @@ import type { WayKind } from './wayRows';
 /** What drawing on the map does: spots are placed, or lines of a kind are drawn between them. */
 export type Tool = 'place' | 'move' | WayKind;
 
-export const TOOLS: readonly { tool: Tool; name: string }[] = [
-	{ tool: 'place', name: 'Place spots' },
-	{ tool: 'move', name: 'Moves after a turn' },
-	{ tool: 'flight', name: 'Ball in flight' },
-	{ tool: 'run', name: 'Run' },
-	{ tool: 'carry', name: 'Ball carried' }
+export const TOOLS: readonly { tool: Tool; name: Message }[] = [
+	{ tool: 'place', name: texts.placeSpots },
+	{ tool: 'move', name: texts.movesAfterTurn },
+	{ tool: 'flight', name: texts.drawFlight },
+	{ tool: 'run', name: texts.drawRun },
+	{ tool: 'carry', name: texts.drawCarry }
 ];
 
 const toHalf = (value: number, most: number) =>

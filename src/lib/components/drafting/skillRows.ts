@@ -1,6 +1,8 @@
 import type { Drill } from '$core/model/drill';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import { numberIn } from './lines';
+import texts from '$texts/drafting';
+import type { Say } from '$words';
 
 /** A skill of a drill while it is typed in; its share in percent of the drill's time. */
 export interface SkillRow extends TypedRow {
@@ -29,29 +31,31 @@ export const skillsIn = (rows: readonly SkillRow[]): Drill['skills'] =>
 
 /** The columns of the skills' table, to choose from the skills that are named. */
 export const skillColumns = (
-	skills: readonly { id: string; name: string }[]
+	skills: readonly { id: string; name: string }[],
+	say: Say
 ): Column<SkillRow>[] => {
-	const of = ({ skill }: SkillRow) => skills.find(({ id }) => id === skill)?.name ?? 'a skill';
+	const of = ({ skill }: SkillRow) =>
+		skills.find(({ id }) => id === skill)?.name ?? say(texts.aSkill);
 	return [
 		fieldColumn<SkillRow, 'skill'>('skill', {
-			heading: 'Skill',
+			heading: say(texts.skill),
 			kind: 'choice',
-			label: () => 'Skill',
+			label: () => say(texts.skill),
 			options: skills
 		}),
 		fieldColumn<SkillRow, 'share'>('share', {
-			heading: 'Share, %',
+			heading: say(texts.share),
 			kind: 'number',
-			label: (row) => `Share of ${of(row)}, %`
+			label: (row) => say(texts.shareOf, { value: of(row) })
 		}),
 		fieldColumn<SkillRow, 'focus'>('focus', {
-			heading: 'Focus',
+			heading: say(texts.focus),
 			kind: 'choice',
 			isNeeded: true,
-			label: (row) => `Focus on ${of(row)}`,
+			label: (row) => say(texts.focusOn, { value: of(row) }),
 			options: [
-				{ id: 'main', name: 'main' },
-				{ id: 'second', name: 'second' }
+				{ id: 'main', name: say(texts.main) },
+				{ id: 'second', name: say(texts.second) }
 			]
 		})
 	];

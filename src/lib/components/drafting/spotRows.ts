@@ -1,6 +1,8 @@
 import type { Drill, Spot } from '$core/model/drill';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import { numberIn, type SpotCalling } from './lines';
+import texts from '$texts/drafting';
+import { called, type Say } from '$words';
 
 /** A spot while it is typed in; its key is the spot's id in the draft, whatever it is called. */
 export interface SpotRow extends TypedRow {
@@ -88,14 +90,16 @@ export function spotsIn(
 	return { spots, rotation: { ...rotation, moves } };
 }
 
-const same = (ids: readonly string[]) => ids.map((id) => ({ id, name: id }));
+const coded = (ids: readonly string[], say: Say) =>
+	ids.map((id) => ({ id, name: called(id, say) }));
 
 /** The columns of the spots' table; a spot goes to any of them. */
 export function spotColumns(
 	rows: readonly SpotRow[],
-	units: readonly { id: string; name: string }[]
+	units: readonly { id: string; name: string }[],
+	say: Say
 ): Column<SpotRow>[] {
-	const of = ({ name }: SpotRow) => name || 'a new spot';
+	const of = ({ name }: SpotRow) => name || say(texts.aNewSpot);
 	const plain = (
 		id: keyof SpotRow & string,
 		heading: string,
@@ -105,30 +109,30 @@ export function spotColumns(
 		fieldColumn<SpotRow, typeof id>(id, {
 			heading,
 			kind,
-			label: (row) => `${heading} of ${of(row)}`,
+			label: (row) => say(texts.of2, { heading, value: of(row) }),
 			...more
 		});
 	return [
-		plain('name', 'Spot', 'text', { label: () => 'Spot', isStrong: true }),
-		plain('role', 'Role', 'choice', {
-			options: same(['worker', 'opponent', 'feeder', 'helper']),
+		plain('name', say(texts.spot), 'text', { label: () => say(texts.spot), isStrong: true }),
+		plain('role', say(texts.role), 'choice', {
+			options: coded(['worker', 'opponent', 'feeder', 'helper'], say),
 			isNeeded: true
 		}),
-		plain('count', 'Players', 'number'),
-		plain('upTo', 'Up to', 'number'),
-		plain('by', 'Held by', 'choice', {
-			options: same(['player', 'adult', 'either']),
+		plain('count', say(texts.players), 'number'),
+		plain('upTo', say(texts.upTo), 'number'),
+		plain('by', say(texts.heldBy), 'choice', {
+			options: coded(['player', 'adult', 'either'], say),
 			isNeeded: true
 		}),
-		plain('line', 'Line', 'tick'),
-		plain('goesTo', 'Then goes to', 'choice', {
-			options: rows.map(({ key, name }) => ({ id: key, name: name || 'a new spot' }))
+		plain('line', say(texts.line), 'tick'),
+		plain('goesTo', say(texts.thenGoesTo), 'choice', {
+			options: rows.map(({ key, name }) => ({ id: key, name: name || say(texts.aNewSpot) }))
 		}),
 		plain('x', 'x, m', 'number'),
 		plain('y', 'y, m', 'number'),
-		plain('unit', 'Unit', 'choice', { options: units }),
-		plain('joins', 'Joins at, s', 'number'),
-		plain('reps', 'Counts as', 'number'),
-		plain('job', 'Job', 'text', { least: 180 })
+		plain('unit', say(texts.unit), 'choice', { options: units }),
+		plain('joins', say(texts.joinsAtS), 'number'),
+		plain('reps', say(texts.countsAs), 'number'),
+		plain('job', say(texts.job), 'text', { least: 180 })
 	];
 }

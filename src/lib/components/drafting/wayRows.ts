@@ -1,6 +1,8 @@
 import type { Drill } from '$core/model/drill';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import { numberIn, type SpotCalling } from './lines';
+import texts from '$texts/drafting';
+import type { Say } from '$words';
 
 type Way = NonNullable<Drill['paths']>[number];
 export type WayEnd = Way['from'];
@@ -53,35 +55,38 @@ export function withWay(
 	return [...paths, { ...way, step: last + 1 }];
 }
 
-const of = ({ from, to }: WayRow) => `the way from ${from || '?'} to ${to || '?'}`;
-
-export const WAY_COLUMNS: readonly Column<WayRow>[] = [
-	fieldColumn<WayRow, 'kind'>('kind', {
-		heading: 'Way',
-		kind: 'choice',
-		isNeeded: true,
-		label: (row) => `Kind of ${of(row)}`,
-		options: [
-			{ id: 'flight', name: 'ball in flight' },
-			{ id: 'run', name: 'run' },
-			{ id: 'carry', name: 'ball carried' }
-		]
-	}),
-	fieldColumn<WayRow, 'from'>('from', {
-		heading: 'From',
-		kind: 'text',
-		label: (row) => `From, ${of(row)}`,
-		hint: 'a spot, or 4; 7.5'
-	}),
-	fieldColumn<WayRow, 'to'>('to', {
-		heading: 'To',
-		kind: 'text',
-		label: (row) => `To, ${of(row)}`,
-		hint: 'a spot, or 4; 7.5'
-	}),
-	fieldColumn<WayRow, 'step'>('step', {
-		heading: 'Step',
-		kind: 'number',
-		label: (row) => `Step of ${of(row)}`
-	})
-];
+/** The columns of the ways' table. */
+export function wayColumns(say: Say): Column<WayRow>[] {
+	const of = ({ from, to }: WayRow) =>
+		say(texts.theWayFromTo, { from: from || '?', to: to || '?' });
+	return [
+		fieldColumn<WayRow, 'kind'>('kind', {
+			heading: say(texts.way),
+			kind: 'choice',
+			isNeeded: true,
+			label: (row) => say(texts.kindOf, { value: of(row) }),
+			options: [
+				{ id: 'flight', name: say(texts.ballInFlight) },
+				{ id: 'run', name: say(texts.run) },
+				{ id: 'carry', name: say(texts.ballCarried) }
+			]
+		}),
+		fieldColumn<WayRow, 'from'>('from', {
+			heading: say(texts.from),
+			kind: 'text',
+			label: (row) => say(texts.from2, { value: of(row) }),
+			hint: say(texts.aSpotOr475)
+		}),
+		fieldColumn<WayRow, 'to'>('to', {
+			heading: say(texts.to),
+			kind: 'text',
+			label: (row) => say(texts.to2, { value: of(row) }),
+			hint: say(texts.aSpotOr475)
+		}),
+		fieldColumn<WayRow, 'step'>('step', {
+			heading: say(texts.step),
+			kind: 'number',
+			label: (row) => say(texts.stepOf, { value: of(row) })
+		})
+	];
+}

@@ -8,7 +8,8 @@
 	import Field from '../field/Field.svelte';
 	import Legend from '../field/Legend.svelte';
 	import { saveDrawing } from './saveDrawing';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drill';
 
 	/** A drill on its own ground, run by the same simulation that plans with it. */
 	let {
@@ -18,7 +19,7 @@
 		adults
 	}: { drill: Drill; players: number; climb: Block['climb']; adults: number } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const SPEEDS = [1, 2, 5, 10, 20];
 	const MINUTES = 12;
 
@@ -74,33 +75,37 @@
 <BibShapes />
 <div class="run" bind:this={drawn}>
 	{#if played.fault}
-		<p class="fault">{w('It does not run:')} {played.fault.message}.</p>
+		<p class="fault">{say(texts.itDoesNotRun, { message: played.fault.message })}</p>
 	{/if}
-	<Field {evaluation} {now} label="{drill.name}, {players} {w('players')}, {clock(now)}" />
+	<Field
+		{evaluation}
+		{now}
+		label={say(texts.players, { name: drill.name, playerCount: players, clock: clock(now) })}
+	/>
 	{#if drill.sides}
-		<p class="called">{w('Side now:')} <strong>{side ?? '…'}</strong></p>
+		<p class="called">{say(texts.sideNow)} <strong>{side ?? '…'}</strong></p>
 	{/if}
 	{#if drill.prompts && drill.prompts.length > 0}
 		<p class="called">
-			{w('Called:')} <strong>{called ?? '…'}</strong>
+			{say(texts.called)} <strong>{called ?? '…'}</strong>
 			<button type="button" class="link" onclick={() => (order += 1)}
-				>{w('Call in another order')}</button
+				>{say(texts.callInAnotherOrder)}</button
 			>
 		</p>
 	{/if}
 	<div class="bar">
 		<Button size="small" kind="tertiary" on:click={() => (isPlaying = !isPlaying)}
-			>{isPlaying ? 'Stop' : 'Play'}</Button
+			>{isPlaying ? say(texts.stop) : say(texts.play)}</Button
 		>
-		<button type="button" class="link" aria-label={w('Back a turn')} onclick={() => step(-1)}
+		<button type="button" class="link" aria-label={say(texts.backTurn)} onclick={() => step(-1)}
 			>− 1</button
 		>
-		<button type="button" class="link" aria-label={w('On a turn')} onclick={() => step(1)}
+		<button type="button" class="link" aria-label={say(texts.onTurn)} onclick={() => step(1)}
 			>+ 1</button
 		>
 		<input
 			type="range"
-			aria-label="Second of the run"
+			aria-label={say(texts.secondOfTheRun)}
 			aria-valuetext={clock(now)}
 			min="0"
 			max={seconds - 1}
@@ -111,12 +116,12 @@
 		<button
 			type="button"
 			class="link"
-			aria-label="Speed {speed} times"
+			aria-label={say(texts.speedTimes, { speed })}
 			onclick={() => (speed = SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length])}>{speed}×</button
 		>
 	</div>
 	<Legend />
-	<button type="button" class="link save" onclick={save}>Save the drawing as SVG</button>
+	<button type="button" class="link save" onclick={save}>{say(texts.saveTheDrawingAsSVG)}</button>
 </div>
 
 <style>

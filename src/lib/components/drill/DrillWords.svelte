@@ -1,93 +1,120 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
 	import { skillName, type SkillAreas } from '$core/model/skill';
-	import { howMany } from '$core/words';
-	import { useWording } from '../page/wording.svelte';
+	import { called, howMany } from '$words';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drill';
 
 	/** What is said of a drill: jobs and cues by spot, faults with their mends, calls, praise, cautions. */
 	let { drill, areas }: { drill: Drill; areas: SkillAreas } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const cuesAt = (spot: string | undefined) =>
-		drill.cues.filter((cue) => cue.spot === spot).map(({ say }) => say);
+		drill.cues.filter((cue) => cue.spot === spot).map((cue) => cue.say);
 	const everyone = $derived(cuesAt(undefined));
 	const needs = $derived([
-		...drill.kit.map(({ item, count, per }) => `${howMany(count, item)} ${w(`a ${per}`)}`),
-		...(drill.fixtures ?? []).map(({ item, count }) => `${howMany(count, item)} standing`),
+		...drill.kit.map(({ item, count, per }) =>
+			say(per === 'copy' ? texts.forCopy : texts.forPlayer, { items: howMany(count, item) })
+		),
+		...(drill.fixtures ?? []).map(({ item, count }) =>
+			say(texts.standing, { items: howMany(count, item) })
+		),
 		...(drill.needsRole ?? []).map(({ role, count }) => howMany(count, role)),
 		adultsWords(drill.coaches)
 	]);
 	const kinds = $derived(
 		[
-			`effort ${drill.effort}`,
-			drill.contact > 0 ? `contact ${drill.contact}` : 'no contact',
-			drill.frequency,
-			drill.live ? 'live' : '',
-			drill.partners === 'like' || drill.partners === 'unlike' ? `${drill.partners} partners` : '',
-			drill.ages ? `ages ${drill.ages.from} to ${drill.ages.to}` : '',
-			drill.restByDesign ? 'rests by design' : ''
+			say(texts.effort, { effort: drill.effort }),
+			drill.contact > 0 ? say(texts.contact, { contact: drill.contact }) : say(texts.noContact),
+			called(drill.frequency, say),
+			drill.live ? say(texts.live) : '',
+			drill.partners === 'like' ? say(texts.likePartners) : '',
+			drill.partners === 'unlike' ? say(texts.unlikePartners) : '',
+			drill.ages ? say(texts.agesTo, drill.ages) : '',
+			drill.restByDesign ? say(texts.restsByDesign) : ''
 		].filter(Boolean)
 	);
 	const times = $derived(
 		[
-			drill.setup
-				? `${drill.setup.seconds} s to lay out${drill.setup.adults ? ` by ${howMany(drill.setup.adults, 'adult')}` : ''}`
-				: '',
-			drill.explainSeconds ? `${drill.explainSeconds} s to explain` : '',
-			drill.hazards?.swing ? `${drill.hazards.swing} m clear of a swing` : '',
-			drill.hazards?.flight ? `${drill.hazards.flight} m clear where balls fly` : '',
-			drill.hazards?.looksUp ? 'they look up into the sky' : ''
+			setupWords(drill.setup),
+			drill.explainSeconds ? say(texts.sToExplain, { seconds: drill.explainSeconds }) : '',
+			drill.hazards?.swing ? say(texts.mClearOfASwing, { metres: drill.hazards.swing }) : '',
+			drill.hazards?.flight ? say(texts.mClearWhereBallsFly, { metres: drill.hazards.flight }) : '',
+			drill.hazards?.looksUp ? say(texts.theyLookUpIntoTheSky) : ''
 		].filter(Boolean)
 	);
-	function adultsWords({ min, ideal }: Drill['coaches']): string {
-		if (ideal === 0) return w('no adult');
-		const many = min === ideal ? howMany(min, 'adult') : `${min} to ${howMany(ideal, 'adult')}`;
-		return w(`${many} a copy`);
+	function setupWords(setup: Drill['setup']): string {
+		if (!setup) return '';
+		const { seconds, adults } = setup;
+		return adults
+			? say(texts.sToLayOutBy, { seconds, count: adults })
+			: say(texts.sToLayOut, { seconds });
 	}
-	const success = $derived(drill.success);
+	function adultsWords({ min, ideal }: Drill['coaches']): string {
+		if (ideal === 0) return say(texts.noAdult);
+		return min === ideal
+			? say(texts.adultsOfCopy, { min })
+			: say(texts.adultsOfCopyTo, { min, ideal });
+	}
+	/** Who holds a spot: how many, in which role, of which unit. */
+	function holders({ count, upTo, role, by, unit }: Drill['spots'][number]): string {
+		const many = upTo ? `${count}–${upTo}` : count;
+		const whom = by === 'adult' ? say(texts.byAdult) : by === 'either' ? say(texts.byEither) : '';
+		return [`${many} ${called(role, say)}`, whom, unit ?? ''].filter(Boolean).join(', ');
+	}
+	const counting = $derived.by(() => {
+		const { success } = drill;
+		if (!success) return '';
+		const { counts, judge, by, window, ignores } = success;
+		const parts = [
+			by ? say(texts.countsBy, { counts, role: called(by, say) }) : counts,
+			say(texts.judgedBy, { judge: called(judge, say) })
+		];
+		if (window) {
+			const [from, to] = window.map((share) => Math.round(share * 100));
+			parts.push(say(texts.shouldBe, { from, to }));
+		}
+		const not = ignores ? `; ${say(texts.notCounted, { ignored: ignores.join(', ') })}` : '';
+		return parts.join(', ') + not;
+	});
 </script>
 
 {#if drill.cautions.length > 0}
 	<section class="cautions">
-		<h2>Cautions</h2>
+		<h2>{say(texts.cautions)}</h2>
 		{#each drill.cautions as caution, index (index)}<p>{caution}</p>{/each}
 	</section>
 {/if}
 <section>
-	<h2>{w('Spots')}</h2>
+	<h2>{say(texts.spots)}</h2>
 	<ul class="spots">
-		{#each drill.spots as { id, role, count, upTo, by, unit, job } (id)}
+		{#each drill.spots as spot (spot.id)}
 			<li>
-				<strong>{id}</strong>
-				<span
-					>{count}{upTo ? `–${upTo}` : ''}
-					{w(role)}{by === 'adult'
-						? `, ${w('an adult')}`
-						: by === 'either'
-							? `, ${w('an adult or a player')}`
-							: ''}{unit ? `, ${unit}` : ''}</span
-				>
-				{#if job}<p>{job}</p>{/if}
-				{#each cuesAt(id) as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
+				<strong>{spot.id}</strong>
+				<span>{holders(spot)}</span>
+				{#if spot.job}<p>{spot.job}</p>{/if}
+				{#each cuesAt(spot.id) as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
 			</li>
 		{/each}
 	</ul>
 </section>
 {#if everyone.length > 0}
 	<section>
-		<h2>{w('Cues for everyone')}</h2>
+		<h2>{say(texts.cuesForEveryone)}</h2>
 		{#each everyone as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
 	</section>
 {/if}
 {#if drill.faults && drill.faults.length > 0}
 	<section>
-		<h2>What goes wrong</h2>
+		<h2>{say(texts.whatGoesWrong)}</h2>
 		<ul>
-			{#each drill.faults as { seen, say, rung }, index (index)}
+			{#each drill.faults as fault, index (index)}
 				<li>
-					{seen}: <span class="cue">“{say}”</span>
-					{#if rung}<span class="soft"
-							>{w('or the rung')} {drill.rungs.find(({ id }) => id === rung)?.name}</span
+					{fault.seen}: <span class="cue">“{fault.say}”</span>
+					{#if fault.rung}<span class="soft"
+							>{say(texts.orTheRung, {
+								name: drill.rungs.find(({ id }) => id === fault.rung)?.name
+							})}</span
 						>{/if}
 				</li>
 			{/each}
@@ -96,30 +123,28 @@
 {/if}
 <section class="facts">
 	<p>
-		<strong>{w('Trains')}</strong>
+		<strong>{say(texts.trains)}</strong>
 		{drill.skills.map(({ skill }) => skillName(skill, areas)).join(', ') ||
-			w('nothing that is counted')}
+			say(texts.nothingThatIsCounted)}
 	</p>
-	<p><strong>{w('Is')}</strong> {w(kinds.join(', '))}</p>
-	{#if drill.calls}<p><strong>{w('Players call')}</strong> {drill.calls.join(', ')}</p>{/if}
+	<p><strong>{say(texts.is)}</strong> {kinds.join(', ')}</p>
+	{#if drill.calls}<p><strong>{say(texts.playersCall)}</strong> {drill.calls.join(', ')}</p>{/if}
 	{#if drill.prompts}<p>
-			<strong>Called at random</strong>
+			<strong>{say(texts.calledAtRandom)}</strong>
 			{drill.prompts.join(', ')}
 		</p>{/if}
-	{#if drill.praise}<p><strong>Praise</strong> {drill.praise.join(', ')}</p>{/if}
-	{#if success}
+	{#if drill.praise}<p><strong>{say(texts.praise)}</strong> {drill.praise.join(', ')}</p>{/if}
+	{#if counting}
 		<p>
-			<strong>Counts</strong>
-			{success.counts}{success.by ? ` ${w(`by the ${success.by}`)}` : ''}, judged by {success.judge}{success.window
-				? `, ${Math.round(success.window[0] * 100)} to ${Math.round(success.window[1] * 100)} % should`
-				: ''}{success.ignores ? `; not ${success.ignores.join(', ')}` : ''}
+			<strong>{say(texts.counts)}</strong>
+			{counting}
 		</p>
 	{/if}
 	<p>
-		<strong>Needs</strong>
+		<strong>{say(texts.needs)}</strong>
 		{drill.ground.length} × {drill.ground.width} m, {needs.join(', ')}
 	</p>
-	{#if times.length > 0}<p><strong>{w('Takes')}</strong> {w(times.join(', '))}</p>{/if}
+	{#if times.length > 0}<p><strong>{say(texts.takes)}</strong> {times.join(', ')}</p>{/if}
 </section>
 
 <style>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drill';
 	import { percent, turnsWords } from '../tape/words';
 	import { ladderNumbers, type Given } from './numbers';
 
@@ -13,23 +14,28 @@
 		adults
 	}: { team: string; drill: Drill; players: number; minutes: number; adults: number } = $props();
 
-	const w = useWording();
-	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }));
+	const say = useWords();
+	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }, say));
 	const base = $derived(ladder[0]?.given);
 	const nameOf = (id: string) => drill.rungs.find((rung) => rung.id === id)?.name ?? id;
 
 	function words(given: Given | null): string {
-		if (!given) return w('does not run so');
+		if (!given) return say(texts.doesNotRunSo);
 		const turns = Math.round(given.turns.mean);
 		const more = base ? turns - Math.round(base.turns.mean) : 0;
 		const change = more === 0 ? '' : ` (${more > 0 ? '+' : '−'}${Math.abs(more)})`;
-		const others = given.players === players ? '' : ` with ${given.players}`;
-		return w(`${turnsWords(given.turns)}${change} · waits ${percent(given.waitShare)}${others}`);
+		const others = given.players === players ? '' : say(texts.with, { playerCount: given.players });
+		return say(texts.waits, {
+			reps: turnsWords(given.turns, say),
+			change,
+			percent: percent(given.waitShare),
+			others
+		});
 	}
 </script>
 
 {#if drill.rungs.length > 0}
-	<h2>{w('Ladder')}</h2>
+	<h2>{say(texts.ladder)}</h2>
 	<ol>
 		{#each ladder.slice(1) as { id, name, change, given } (id)}
 			{@const needs = drill.rungs.find((rung) => rung.id === id)?.needs ?? []}
@@ -37,12 +43,14 @@
 				<strong>{name}</strong>
 				<span>{words(given)}</span>
 				<p>
-					{change}{#if needs.length > 0}, after {needs.map(nameOf).join(' and ')}{/if}
+					{change}{#if needs.length > 0}{say(texts.after, {
+							map: needs.map(nameOf).join(' and ')
+						})}{/if}
 					<a
 						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(
 							id ?? ''
 						)}"
-						aria-label="{w('Copy as a drill:')} {name}">{w('Copy as a drill')}</a
+						aria-label={say(texts.copyAsDrill, { name })}>{say(texts.copyAsDrill2)}</a
 					>
 				</p>
 			</li>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { max } from 'd3-array';
 	import { scaleBand, scaleLinear } from 'd3-scale';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drill';
 	import { percent, turnsWords } from '../tape/words';
 	import type { Given } from './numbers';
 
@@ -20,7 +21,7 @@
 		onchoose: (players: number) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const WIDTH = 420;
 	const HEIGHT = 170;
 	const FOOT = 34;
@@ -37,18 +38,20 @@
 	const sides = $derived((given[0]?.sides ?? []).map(({ name }) => name));
 	const chosen = $derived(given.find((each) => each.players === players));
 	const span = ({ min, max }: Given['turns']) =>
-		min === max ? `${min} turns each` : `${min} to ${max} turns each`;
+		min === max ? say(texts.turnsEach, { min }) : say(texts.toTurnsEach, { min, max });
 	const words = ({ turns, waitShare, longestWaitSeconds }: Given) =>
-		w(
-			`${turnsWords(turns)} each · waits ${percent(waitShare)}, up to ${Math.round(longestWaitSeconds)} s at a stretch`
-		);
+		say(texts.eachWaitsUpToSAt, {
+			reps: turnsWords(turns, say),
+			percent: percent(waitShare),
+			value: Math.round(longestWaitSeconds)
+		});
 </script>
 
 <p class="chosen" role="status">
-	<strong>{players} {w('players')}</strong>
-	{chosen ? words(chosen) : w('do not fill the spots')}
+	<strong>{say(texts.players2, { playerCount: players })}</strong>
+	{chosen ? words(chosen) : say(texts.doNotFillTheSpots)}
 	{#each chosen?.sides ?? [] as { name, turns } (name)}
-		<span class="side">{name} {w(span(turns))}</span>
+		<span class="side">{name} {span(turns)}</span>
 	{/each}
 </p>
 <svg viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
@@ -88,30 +91,37 @@
 	min={given[0]?.players ?? 1}
 	max={given.at(-1)?.players ?? 1}
 	value={players}
-	aria-label={w('Players of a copy')}
-	aria-valuetext="{players} {w('players')}: {chosen ? words(chosen) : ''}"
+	aria-label={say(texts.playersOfACopy)}
+	aria-valuetext={say(texts.players3, { playerCount: players, words: chosen ? words(chosen) : '' })}
 	oninput={(event) => onchoose(event.currentTarget.valueAsNumber)}
 />
 <details>
-	<summary>As a table</summary>
+	<summary>{say(texts.asATable)}</summary>
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">{w('Players')}</th>
-				<th scope="col">{w('Turns')}</th>
-				<th scope="col">least to most</th>
+				<th scope="col">{say(texts.players4)}</th>
+				<th scope="col">{say(texts.turns)}</th>
+				<th scope="col">{say(texts.leastToMost)}</th>
 				{#each sides as side (side)}<th scope="col">{side}</th>{/each}
-				<th scope="col">waits</th>
-				<th scope="col">longest wait</th>
+				<th scope="col">{say(texts.waits2)}</th>
+				<th scope="col">{say(texts.longestWait)}</th>
 			</tr>
 		</thead>
 		<tbody>
 			{#each given as each (each.players)}
 				<tr class:on={each.players === players}>
-					<td>{each.players}{marked.includes(each.players) ? ' · here today' : ''}</td>
+					<td
+						>{say(texts.playerCountIncludesHereToday, {
+							playerCount: each.players,
+							includes: !!marked.includes(each.players)
+						})}</td
+					>
 					<td>{each.turns.mean.toFixed(1)}</td>
-					<td>{each.turns.min} to {each.turns.max}</td>
-					{#each each.sides as { name, turns } (name)}<td>{turns.min} to {turns.max}</td>{/each}
+					<td>{say(texts.to2, { min: each.turns.min, max: each.turns.max })}</td>
+					{#each each.sides as { name, turns } (name)}<td
+							>{say(texts.to2, { min: turns.min, max: turns.max })}</td
+						>{/each}
 					<td>{percent(each.waitShare)}</td>
 					<td>{Math.round(each.longestWaitSeconds)} s</td>
 				</tr>

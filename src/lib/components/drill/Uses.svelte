@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Drill } from '$core/model/drill';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drill';
 	import { dayWords } from '../ui/dates';
 
 	/** Where a drill was used, and the revisions that there are of it. */
@@ -24,31 +25,35 @@
 		revisions: readonly { revision: number; day: string }[];
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const nameOf = (id: string) => drill.rungs.find((rung) => rung.id === id)?.name ?? id;
 </script>
 
 <div>
 	<section>
-		<h2>{w('Where it was used')}</h2>
+		<h2>{say(texts.whereItWasUsed)}</h2>
 		<ul>
 			{#each uses as use (use.practice)}
 				<li>
 					<a href="/{team}/practices/{encodeURIComponent(use.practice)}">{dayWords(use.date)}</a>
 					<span
-						>{use.isDone ? '' : 'planned, '}{w(
-							`${use.players} players, ${Math.round(use.turns)} turns`
-						)}{use.rungs.length > 0 ? `, ${use.rungs.map(nameOf).join(', ')}` : ''}</span
+						>{say(texts.playersTurns, {
+							isDone: use.isDone,
+							playerCount: use.players,
+							value: Math.round(use.turns),
+							rungCount: use.rungs.length > 0,
+							map: use.rungs.map(nameOf).join(', ')
+						})}</span
 					>
 				</li>
 			{:else}
-				<li>Not yet.</li>
+				<li>{say(texts.notYet)}</li>
 			{/each}
 		</ul>
 	</section>
 	{#if revisions.length > 1}
 		<section>
-			<h2>Revisions</h2>
+			<h2>{say(texts.revisions)}</h2>
 			<ul>
 				{#each revisions as { revision, day } (revision)}
 					<li>

@@ -4,7 +4,8 @@
 	import Marking from './Marking.svelte';
 	import Spots from './Spots.svelte';
 	import Token from './Token.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/field';
 
 	/** The ground to scale at the now-line: zones, drills with their spots, and who stands where. */
 	let {
@@ -18,7 +19,7 @@
 		label?: string;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const ground = $derived(evaluation.context.ground);
 	const zones = $derived(columnsOf(evaluation.context).map(({ zone }) => zone));
 	const copies = $derived(laidCopies(evaluation, now));
@@ -33,7 +34,7 @@
 	style:--unit={scale}
 	viewBox="{-1.5 * scale} {-2.5 * scale} {ground.length + 3 * scale} {ground.width + 5.5 * scale}"
 	role="img"
-	aria-label={label ?? `${w('The ground with')} ${standings.length} ${w('players')}`}
+	aria-label={label ?? say(texts.theGroundWithPlayers, { standingCount: standings.length })}
 >
 	<defs>
 		<pattern

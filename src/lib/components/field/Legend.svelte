@@ -1,41 +1,49 @@
 <script lang="ts">
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/field';
 
 	/** What the marks of a drawing mean. */
-	const w = useWording();
+	const say = useWords();
 </script>
 
-<ul aria-label="Marks">
+<ul aria-label={say(texts.marks)}>
 	<li>
-		<svg viewBox="0 0 24 16" aria-hidden="true"><circle cx="12" cy="8" r="4" /></svg>{w('worker')}
+		<svg viewBox="0 0 24 16" aria-hidden="true"><circle cx="12" cy="8" r="4" /></svg>{say(
+			texts.worker
+		)}
 	</li>
 	<li>
 		<svg viewBox="0 0 24 16" aria-hidden="true"
 			><path class="line" d="M6 2h4l2 3l2-3h4v12H6z" /></svg
-		>{w('opponent')}
+		>{say(texts.opponent)}
 	</li>
 	<li>
 		<svg viewBox="0 0 24 16" aria-hidden="true"><circle class="line" cx="12" cy="8" r="5.5" /></svg
-		>{w('feeder')}
+		>{say(texts.feeder)}
 	</li>
 	<li>
-		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="line" d="M12 2l6 11H6z" /></svg>helper
+		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="line" d="M12 2l6 11H6z" /></svg>{say(
+			texts.helper
+		)}
 	</li>
 	<li>
 		<svg viewBox="0 0 24 16" aria-hidden="true"
 			><path class="line thin" d="M2 8H19" /><circle cx="20" cy="8" r="2.5" /></svg
-		>ball in flight
+		>{say(texts.ballInFlight)}
 	</li>
 	<li>
-		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="run" d="M3 8H21" /></svg>run
-	</li>
-	<li>
-		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="carry" d="M3 8H22" /></svg>ball carried
-	</li>
-	<li>
-		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="move" d="M2 12Q12 0 22 12" /></svg>{w(
-			'to the next spot after the turn'
+		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="run" d="M3 8H21" /></svg>{say(
+			texts.run
 		)}
+	</li>
+	<li>
+		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="carry" d="M3 8H22" /></svg>{say(
+			texts.ballCarried
+		)}
+	</li>
+	<li>
+		<svg viewBox="0 0 24 16" aria-hidden="true"><path class="move" d="M2 12Q12 0 22 12" /></svg
+		>{say(texts.toTheNextSpotAfterThe)}
 	</li>
 </ul>
 

@@ -2,6 +2,10 @@
 	import { Button } from 'carbon-components-svelte';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import { clockAt } from '$core/conditions';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/field';
+
+	const say = useWords();
 
 	/** Runs the practice past the now-line, or moves the line by hand. */
 	let { view, seconds, start }: { view: BoardView; seconds: number; start: string } = $props();
@@ -24,12 +28,15 @@
 
 <div class="bar">
 	<Button size="small" kind="tertiary" on:click={() => (view.isPlaying = !view.isPlaying)}>
-		{view.isPlaying ? 'Stop' : 'Play'}
+		{view.isPlaying ? say(texts.stop) : say(texts.play)}
 	</Button>
 	<input
 		type="range"
-		aria-label="Now-line"
-		aria-valuetext="{Math.floor(view.now / 60)} minutes, {clockAt(start, view.now)}"
+		aria-label={say(texts.nowLine)}
+		aria-valuetext={say(texts.minutes, {
+			floor: Math.floor(view.now / 60),
+			clockAt: clockAt(start, view.now)
+		})}
 		min="0"
 		max={Math.max(1, seconds - 1)}
 		step="10"
@@ -37,7 +44,7 @@
 	/>
 	<button
 		class="link"
-		aria-label="Speed {view.speed} times"
+		aria-label={say(texts.speedTimes, { speed: view.speed })}
 		onclick={() => (view.speed = SPEEDS[(SPEEDS.indexOf(view.speed) + 1) % SPEEDS.length])}
 	>
 		{view.speed}×

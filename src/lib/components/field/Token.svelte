@@ -1,6 +1,11 @@
 <script lang="ts">
 	import type { Player } from '$core/model/team';
 	import type { Standing } from '$core/playing';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/field';
+	import { called } from '$words';
+
+	const say = useWords();
 
 	/** A player on the ground: the bib with the number; hatched behind while waiting. */
 	let {
@@ -18,9 +23,12 @@
 
 <g class="token" style:transform="translate({standing.x}px, {standing.y}px) scale({scale})">
 	<title
-		>{player?.name ?? standing.person}: {standing.state}{standing.spot
-			? `, ${standing.spot}`
-			: ''}</title
+		>{say(texts.personStateSpotSpot2, {
+			person: player?.name ?? standing.person,
+			state: called(standing.state, say),
+			spot: !!standing.spot,
+			spot2: standing.spot
+		})}</title
 	>
 	{#if standing.state === 'wait'}
 		<circle r={SIZE * 0.6} fill="url(#waiting)" stroke="#c8861a" stroke-width="0.15" />

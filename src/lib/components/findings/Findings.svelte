@@ -4,7 +4,8 @@
 	import type { Edit } from '$core/practice';
 	import { fixButtons } from './buttons';
 	import SeverityMark from './SeverityMark.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/findings';
 
 	/** What does not work, worst first, each with its fixes as buttons. */
 	let {
@@ -22,28 +23,32 @@
 		onselect: (finding: Fault) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const nowhere = $derived(playersNowhere(evaluation.practice, evaluation.runs));
 	const isEmpty = $derived(evaluation.practice.periods.length === 0);
 </script>
 
-<section id="to-fix" tabindex="-1" aria-label="To fix">
-	<h2>{findings.length === 0 ? 'Nothing to fix' : `To fix: ${findings.length}`}</h2>
+<section id="to-fix" tabindex="-1" aria-label={say(texts.toFix)}>
+	<h2>
+		{findings.length === 0
+			? say(texts.nothingToFix)
+			: say(texts.toFixCount, { count: findings.length })}
+	</h2>
 	{#if evaluation.context.players.length === 0}
 		<p class="calm">
-			{w('This team has no players yet.')}
-			<a href="/{evaluation.practice.teamId}/squad">{w('Add the squad first.')}</a>
+			{say(texts.thisTeamHasNoPlayersYet)}
+			<a href="/{evaluation.practice.teamId}/squad">{say(texts.addTheSquadFirst)}</a>
 		</p>
 	{:else if isEmpty}
 		<p class="calm">
-			{w('This practice is empty. Put a warm-up from the shelf on the tape first.')}
+			{say(texts.thisPracticeIsEmptyPutA)}
 		</p>
 	{:else if findings.length === 0}
-		<p class="calm">Everyone has a place, the time is right, and nobody waits too long.</p>
+		<p class="calm">{say(texts.everyoneHasAPlaceTheTime)}</p>
 	{/if}
 	{#if nowhere.length > 0 && !isEmpty}
 		<p class="nowhere">
-			<strong>{w('In no part of it:')}</strong>
+			<strong>{say(texts.inNoPartOfIt)}</strong>
 			{nowhere.map((id) => evaluation.context.playerById.get(id)?.name ?? id).join(', ')}
 		</p>
 	{/if}
@@ -53,10 +58,10 @@
 				<SeverityMark severity={finding.severity} />
 				<div>
 					<button class="say" onclick={() => onselect(finding)}
-						>{describeFinding(finding, evaluation)}</button
+						>{describeFinding(finding, evaluation, say)}</button
 					>
 					<div class="fixes">
-						{#each fixButtons(fixes[index] ?? [], evaluation) as { words, edit } (words)}
+						{#each fixButtons(fixes[index] ?? [], evaluation, say) as { words, edit } (words)}
 							<button class="link" onclick={() => onfix(edit)}>{words}</button>
 						{/each}
 					</div>

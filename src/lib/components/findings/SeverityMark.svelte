@@ -1,12 +1,16 @@
 <script lang="ts">
 	import type { Severity } from '$core/checks';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/findings';
+
+	const say = useWords();
 
 	/** A shape for each severity, so that colour is not needed to tell them apart. */
 	let { severity }: { severity: Severity } = $props();
 	const WORDS: Record<Severity, string> = {
-		stop: 'must be fixed',
+		stop: say(texts.mustBeFixed),
 		warn: 'hurts',
-		hint: 'could be better'
+		hint: say(texts.couldBeBetter)
 	};
 </script>
 

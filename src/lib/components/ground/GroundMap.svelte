@@ -6,7 +6,8 @@
 	import { arrowStep } from '../drag/arrows';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import Marking from '../field/Marking.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ground';
 	import { extentOf, metres } from './extent';
 	import SunMark from './SunMark.svelte';
 
@@ -22,7 +23,7 @@
 		holds: (zone: Zone) => number | null;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let pixels = $state(700);
 	let paper: HTMLElement | undefined = $state();
 
@@ -77,8 +78,13 @@
 	}
 	function words(zone: Zone): string {
 		const copies = holds(zone);
-		const held = copies === null ? '' : `, holds ${copies}`;
-		return `${w('Zone')} ${zone.name}, ${metres(zone.length)} by ${metres(zone.width)}${held}`;
+		const held = copies === null ? '' : say(texts.holds, { copies });
+		return say(texts.zoneBy, {
+			name: zone.name,
+			metres: metres(zone.length),
+			metres2: metres(zone.width),
+			held
+		});
 	}
 </script>
 
@@ -88,7 +94,7 @@
 	style:aspect-ratio="{extent.length} / {extent.width}"
 	style:max-width="calc(max(58vh, 300px) * {extent.length / extent.width})"
 	role="group"
-	aria-label={w('The ground; arrows move a zone by a metre, with Shift they size it')}
+	aria-label={say(texts.theGroundArrowsMoveZoneBy)}
 >
 	<svg viewBox="{extent.x} {extent.y} {extent.length} {extent.width}" aria-hidden="true">
 		<rect class="grass" x={extent.x} y={extent.y} width={extent.length} height={extent.width} />

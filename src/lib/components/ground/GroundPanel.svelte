@@ -1,12 +1,13 @@
 <script lang="ts">
 	import type { Ground } from '$core/model/team';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ground';
 	import Metres from './Metres.svelte';
 
 	/** The whole ground in numbers, and where it lies in the world. */
 	let { ground, onset }: { ground: Ground; onset: (ground: Ground) => void } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { latitude, longitude } = $derived(
 		ground.place ?? { latitude: undefined, longitude: undefined }
 	);
@@ -29,9 +30,9 @@
 	}
 </script>
 
-<section aria-label={w('Ground')}>
+<section aria-label={say(texts.ground)}>
 	<label class="caption name" for="ground-name">
-		{w('Ground')}
+		{say(texts.ground)}
 		<input
 			class="typed"
 			id="ground-name"
@@ -42,7 +43,7 @@
 	</label>
 	<Metres
 		id="ground-length"
-		label="Long"
+		label={say(texts.long)}
 		least={1}
 		most={1000}
 		value={ground.length}
@@ -50,7 +51,7 @@
 	/>
 	<Metres
 		id="ground-width"
-		label="Wide"
+		label={say(texts.wide)}
 		least={1}
 		most={1000}
 		value={ground.width}
@@ -58,8 +59,8 @@
 	/>
 	<Metres
 		id="ground-bearing"
-		label="Direction of its length"
-		unit="° from north"
+		label={say(texts.directionOfItsLength)}
+		unit={say(texts.fromNorth)}
 		least={0}
 		most={360}
 		value={ground.bearing}
@@ -67,7 +68,7 @@
 	/>
 	<Metres
 		id="ground-latitude"
-		label="Latitude"
+		label={say(texts.latitude)}
 		unit="° N"
 		least={-90}
 		most={90}
@@ -76,7 +77,7 @@
 	/>
 	<Metres
 		id="ground-longitude"
-		label="Longitude"
+		label={say(texts.longitude)}
 		unit="° E"
 		least={-180}
 		most={180}
@@ -89,7 +90,7 @@
 			checked={ground.indoors ?? false}
 			onchange={(event) => setIndoors(event.currentTarget.checked)}
 		/>
-		under a roof
+		{say(texts.underARoof)}
 	</label>
 </section>
 

@@ -4,7 +4,8 @@
 	import { zonesBeside, type Beside } from '$core/ground';
 	import type { Zone } from '$core/model/team';
 	import type { GroundEditor } from '$lib/state/groundEditor.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ground';
 	import { metres } from './extent';
 	import Metres from './Metres.svelte';
 
@@ -25,7 +26,7 @@
 		wrong: string | null;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let along = $state(2);
 	let across = $state(1);
 	let item = $state('');
@@ -44,27 +45,31 @@
 	function besideWords({ how, shared, gap, zone: other }: Beside): string {
 		switch (how) {
 			case 'within':
-				return `${other.name} is part of it`;
+				return say(texts.isPartOfIt, { name: other.name });
 			case 'around':
-				return `part of ${other.name}`;
+				return say(texts.partOf, { name: other.name });
 			case 'overlaps':
-				return `shares ${Math.round(shared)} m² with ${other.name}`;
+				return say(texts.sharesMWith, { value: Math.round(shared), name: other.name });
 			case 'near':
 				return gap < 0.01
-					? `touches ${other.name}`
-					: `${metres(gap)} from ${other.name}, ${metres(clearMetres)} is set as clear`;
+					? say(texts.touches, { name: other.name })
+					: say(texts.fromIsSetAsClear, {
+							metres: metres(gap),
+							name: other.name,
+							metres2: metres(clearMetres)
+						});
 			default:
 				return assertNever(how);
 		}
 	}
 </script>
 
-<section aria-label={w('Zone')}>
+<section aria-label={say(texts.zone)}>
 	<button type="button" class="link" onclick={() => (editor.selected = null)}
-		>{w('Back to the whole ground')}</button
+		>{say(texts.backToTheWholeGround)}</button
 	>
 	<label class="caption title" for="zone-name">
-		{w('Zone')}
+		{say(texts.zone)}
 		<input
 			class="typed"
 			id="zone-name"
@@ -77,38 +82,38 @@
 	<div class="four">
 		<Metres
 			id="zone-x"
-			label="From the left"
+			label={say(texts.fromTheLeft)}
 			value={zone.x}
 			onset={(x) => set({ x: x ?? zone.x })}
 		/>
 		<Metres
 			id="zone-y"
-			label="From the top"
+			label={say(texts.fromTheTop)}
 			value={zone.y}
 			onset={(y) => set({ y: y ?? zone.y })}
 		/>
 		<Metres
 			id="zone-length"
-			label="Long"
+			label={say(texts.long)}
 			least={0.5}
 			value={zone.length}
 			onset={(length) => set({ length: length ?? zone.length })}
 		/>
 		<Metres
 			id="zone-width"
-			label="Wide"
+			label={say(texts.wide)}
 			least={0.5}
 			value={zone.width}
 			onset={(width) => set({ width: width ?? zone.width })}
 		/>
 	</div>
-	<h3>Stands in it</h3>
+	<h3>{say(texts.standsInIt)}</h3>
 	{#each fixtures as [name, count] (name)}
 		<div class="fixture">
 			<span>{name}</span>
 			<Metres
 				id="fixture-{name}"
-				label="How many: {name}"
+				label={say(texts.howMany, { name })}
 				quiet
 				unit=""
 				least={0}
@@ -118,8 +123,8 @@
 			<button
 				type="button"
 				class="link"
-				aria-label="Take {name} away"
-				onclick={() => setFixture(name, undefined)}>Remove</button
+				aria-label={say(texts.takeAway, { name })}
+				onclick={() => setFixture(name, undefined)}>{say(texts.remove)}</button
 			>
 		</div>
 	{/each}
@@ -127,8 +132,8 @@
 		<input
 			class="typed"
 			list="fixture-items"
-			aria-label="Goal, hoop, net or wall to put here"
-			placeholder="goal, hoop, net, wall"
+			aria-label={say(texts.goalHoopNetOrWallTo)}
+			placeholder={say(texts.goalHoopNetWall)}
 			maxlength="100"
 			bind:value={item}
 		/>
@@ -142,21 +147,21 @@
 			onclick={() => {
 				setFixture(item.trim(), 1);
 				item = '';
-			}}>Add here</button
+			}}>{say(texts.addHere)}</button
 		>
 	</div>
-	<h3>Beside it</h3>
+	<h3>{say(texts.besideIt)}</h3>
 	<ul>
 		{#each beside as each (each.zone.id)}
 			<li class:slip={each.how === 'overlaps'}>{besideWords(each)}</li>
 		{:else}
-			<li>Nothing within {metres(clearMetres)}.</li>
+			<li>{say(texts.nothingWithin, { metres: metres(clearMetres) })}</li>
 		{/each}
 	</ul>
 	<div class="divide">
 		<Metres
 			id="divide-along"
-			label="Parts along"
+			label={say(texts.partsAlong)}
 			unit=""
 			least={1}
 			most={12}
@@ -165,7 +170,7 @@
 		/>
 		<Metres
 			id="divide-across"
-			label="Parts across"
+			label={say(texts.partsAcross)}
 			unit=""
 			least={1}
 			most={12}
@@ -178,13 +183,15 @@
 			disabled={along * across < 2}
 			on:click={() => editor.divide(zone, { along, across })}
 		>
-			Divide into {along * across}
+			{say(texts.divideInto, { across: along * across })}
 		</Button>
 	</div>
 	<div class="actions">
-		<Button size="small" kind="tertiary" on:click={() => editor.copy(zone)}>Copy it</Button>
+		<Button size="small" kind="tertiary" on:click={() => editor.copy(zone)}
+			>{say(texts.copyIt)}</Button
+		>
 		<Button size="small" kind="danger-tertiary" on:click={() => editor.remove(zone)}
-			>{w('Remove the zone')}</Button
+			>{say(texts.removeTheZone)}</Button
 		>
 	</div>
 </section>

@@ -4,7 +4,8 @@
 	import type { Context } from '$core/practice';
 	import Bib from '../bib/Bib.svelte';
 	import { bibLook } from '../bib/bibs';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/groups';
 
 	/** Groups side by side with who is in them; pressing a player keeps them where they are. */
 	let {
@@ -23,7 +24,7 @@
 		onpin: (id: string) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const nameOf = (id: string) => context.playerById.get(id)?.name ?? id;
 	function rating(id: string): number | null {
 		const ratings = Object.values(context.playerById.get(id)?.ratings ?? {});
@@ -45,11 +46,10 @@
 
 <div class="groups">
 	{#each groups as group, index (group.id)}
-		<section aria-label="{w('Group')} {bibLook(group.bib).letter}">
+		<section aria-label={say(texts.group, { letter: bibLook(group.bib).letter })}>
 			<h3>
 				<Bib bib={group.bib} size={22} />
-				{players[index]?.length ?? 0}
-				{w('players')}
+				{say(texts.players, { indexCount: players[index]?.length ?? 0 })}
 				<span>{mean(players[index] ?? [])}</span>
 			</h3>
 			<ul>
@@ -57,7 +57,7 @@
 					<li>
 						<button
 							aria-pressed={pinned.includes(id)}
-							title={w(pinned.includes(id) ? 'Stays in this group' : 'Keep in this group')}
+							title={pinned.includes(id) ? say(texts.staysInThisGroup) : say(texts.keepInThisGroup)}
 							onclick={() => onpin(id)}
 						>
 							<span class="pin" aria-hidden="true">{pinned.includes(id) ? '●' : ''}</span>
@@ -72,11 +72,12 @@
 </div>
 <p class="facts">
 	{#if output}
-		{#if spreads.length > 0}{w('Largest less smallest group mean:')} {spreads.join(', ')}.{/if}
-		{w('Players of a group have been together')}
-		{output.repeats} times before.
+		{#if spreads.length > 0}{say(texts.largestLessSmallestGroupMean, {
+				join: spreads.join(', ')
+			})}{/if}
+		{say(texts.playersOfGroupHaveBeenTogether, { repeats: output.repeats })}
 	{:else}
-		{w('As they are now. Press a player to keep them in their group.')}
+		{say(texts.asTheyAreNowPressPlayer)}
 	{/if}
 </p>
 

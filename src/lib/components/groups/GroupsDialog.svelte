@@ -19,7 +19,8 @@
 	import SearchProgress from '../ui/SearchProgress.svelte';
 	import { askedGroups, clashWords, dealtGroups, MODES } from './asked';
 	import GroupList from './GroupList.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/groups';
 
 	/** New groups for a period: what for, who stays where, who goes together and who apart. */
 	let {
@@ -36,9 +37,9 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const SECONDS = 3;
-	const planning = new Planning<'group'>();
+	const planning = new Planning<'group'>(say);
 	let mode: GroupMode = $state('even');
 	let together: string[][] = $state.raw([]);
 	let apart: string[][] = $state.raw([]);
@@ -81,10 +82,10 @@
 <Modal
 	open
 	size="lg"
-	modalHeading="{w('Groups of')} {period.name}"
-	primaryButtonText={w('Use these groups')}
+	modalHeading={say(texts.groupsOf, { name: period.name })}
+	primaryButtonText={say(texts.useTheseGroups)}
 	primaryButtonDisabled={!planning.best}
-	secondaryButtonText="Cancel"
+	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}
@@ -92,38 +93,37 @@
 	<div class="layout">
 		<div class="wishes">
 			<RadioButtonGroup
-				legendText="What for"
+				legendText={say(texts.whatFor)}
 				orientation="vertical"
 				selected={mode}
 				on:change={(event) => (mode = event.detail as GroupMode)}
 			>
 				{#each MODES as each (each.mode)}
-					<RadioButton value={each.mode} labelText={w(`${each.name}: ${each.says}`)} />
+					<RadioButton
+						value={each.mode}
+						labelText={say(texts.mode, { name: say(each.name), says: say(each.says) })}
+					/>
 				{/each}
 			</RadioButtonGroup>
 			{#if away > 0}
 				<p>
-					{w(
-						away === 1
-							? '1 player does not come and keeps a place in their group.'
-							: `${away} players do not come and keep a place in their groups.`
-					)}
+					{say(texts.awayPlayerDoesNotComeAnd, { away })}
 				</p>
 			{/if}
 			{#if leading.size > 0}
 				<Checkbox
 					bind:checked={leaders}
-					labelText={w(`One who leads in each group (${leading.size} of ${ids.length} do)`)}
+					labelText={say(texts.oneWhoLeadsInEachGroup, { size: leading.size, idCount: ids.length })}
 				/>
 			{/if}
 			<fieldset>
-				<legend>{w('Two players')}</legend>
-				<Select id="first-player" size="sm" labelText="One" bind:selected={first}>
-					<SelectItem value="" text="choose" />
+				<legend>{say(texts.twoPlayers)}</legend>
+				<Select id="first-player" size="sm" labelText={say(texts.one)} bind:selected={first}>
+					<SelectItem value="" text={say(texts.choose)} />
 					{#each ids as id (id)}<SelectItem value={id} text={name(id)} />{/each}
 				</Select>
-				<Select id="second-player" size="sm" labelText="The other" bind:selected={second}>
-					<SelectItem value="" text="choose" />
+				<Select id="second-player" size="sm" labelText={say(texts.theOther)} bind:selected={second}>
+					<SelectItem value="" text={say(texts.choose)} />
 					{#each ids as id (id)}<SelectItem value={id} text={name(id)} />{/each}
 				</Select>
 				<div class="pair">
@@ -131,37 +131,43 @@
 						size="small"
 						kind="tertiary"
 						disabled={!isPair}
-						on:click={() => (together = [...together, [first, second]])}>Together</Button
+						on:click={() => (together = [...together, [first, second]])}
+						>{say(texts.together)}</Button
 					>
 					<Button
 						size="small"
 						kind="tertiary"
 						disabled={!isPair}
-						on:click={() => (apart = [...apart, [first, second]])}>Apart</Button
+						on:click={() => (apart = [...apart, [first, second]])}>{say(texts.apart)}</Button
 					>
 				</div>
 				<ul>
 					{#each together as pair (pair)}
 						<li>
-							{pair.map(name).join(' and ')} together
-							<button class="link" onclick={() => (together = drop(together, pair))}>Drop</button>
+							{say(texts.together2, { map: pair.map(name).join(' and ') })}
+							<button class="link" onclick={() => (together = drop(together, pair))}
+								>{say(texts.drop)}</button
+							>
 						</li>
 					{/each}
 					{#each apart as pair (pair)}
 						<li>
-							{pair.map(name).join(' and ')} apart
-							<button class="link" onclick={() => (apart = drop(apart, pair))}>Drop</button>
+							{say(texts.apart2, { map: pair.map(name).join(' and ') })}
+							<button class="link" onclick={() => (apart = drop(apart, pair))}
+								>{say(texts.drop)}</button
+							>
 						</li>
 					{/each}
 				</ul>
 			</fieldset>
-			<Button size="field" on:click={make}>{w('Make groups')}</Button>
+			<Button size="field" on:click={make}>{say(texts.makeGroups)}</Button>
 		</div>
 		<div>
 			<SearchProgress
 				{planning}
-				does="Looking for better groups"
-				trouble={clashWords(planning.failure, { together, apart }, name) || planning.trouble}
+				does={say(texts.lookingForBetterGroups)}
+				trouble={clashWords(planning.failure, { together, apart }, { name, say }) ||
+					planning.trouble}
 			/>
 			<GroupList
 				{groups}

@@ -4,6 +4,8 @@ import { movingGroups } from '$core/building';
 import type { Context } from '$core/practice';
 import type { Group, Period } from '$core/model/practice';
 import type { Meetings } from '$core/season';
+import texts from '$texts/groups';
+import type { Message, Say } from '$words';
 
 /** What a coach wants of groups. */
 export interface Wishes {
@@ -16,11 +18,11 @@ export interface Wishes {
 	leaders: boolean;
 }
 
-export const MODES: readonly { mode: GroupMode; name: string; says: string }[] = [
-	{ mode: 'even', name: 'Even', says: 'ratings and units alike in every group' },
-	{ mode: 'tiers', name: 'By strength', says: 'the strongest together, then the next' },
-	{ mode: 'unit', name: 'By unit', says: 'as few units in a group as can be' },
-	{ mode: 'fresh', name: 'Fresh', says: 'players who have been together least' }
+export const MODES: readonly { mode: GroupMode; name: Message; says: Message }[] = [
+	{ mode: 'even', name: texts.even, says: texts.ratingsAndUnitsAlikeInEvery },
+	{ mode: 'tiers', name: texts.byStrength, says: texts.theStrongestTogetherThenTheNext },
+	{ mode: 'unit', name: texts.byUnit, says: texts.asFewUnitsInGroupAs },
+	{ mode: 'fresh', name: texts.fresh, says: texts.playersWhoHaveBeenTogetherLeast }
 ];
 
 /** The role of those who lead well. */
@@ -87,14 +89,15 @@ export function askedGroups(
 export function clashWords(
 	failure: Failure | null,
 	{ together, apart }: Pick<Wishes, 'together' | 'apart'>,
-	name: (id: string) => string
+	{ name, say }: { name: (id: string) => string; say: Say }
 ): string {
 	if (failure?.code !== 'infeasible' || !failure.rules) return '';
 	const words = failure.rules.map((rule) => {
-		if (rule.rule === 'eachHas') return 'each group has one who leads';
-		if ('id' in rule) return `${name(rule.id)} stays`;
+		if (rule.rule === 'eachHas') return say(texts.eachGroupHasOneWhoLeads);
+		if ('id' in rule) return say(texts.stays, { name: name(rule.id) });
 		const pair = (rule.rule === 'together' ? together : apart)[rule.index] ?? [];
-		return `${pair.map(name).join(' and ')} ${rule.rule}`;
+		const [one = '', other = ''] = pair.map(name);
+		return say(rule.rule === 'together' ? texts.pairTogether : texts.pairApart, { one, other });
 	});
-	return `These do not go together: ${words.join('; ')}. Drop one of them.`;
+	return say(texts.theseDoNotGoTogetherDrop, { join: words.join('; ') });
 }

@@ -8,7 +8,8 @@
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import SizeList from './SizeList.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/inspector';
 
 	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
 	let {
@@ -17,7 +18,7 @@
 		onapply
 	}: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { period, lane, block } = $derived(found);
 	const drill = $derived(drillOf(editor.context, block.drill));
 	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
@@ -61,14 +62,14 @@
 </script>
 
 {#if drill}
-	<p class="gives"><strong>{drill.name}</strong>: {w(blockWords(figures))}</p>
+	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures, say)}</p>
 	{#if drill.cautions.length > 0}<p class="care">
-			<strong>Care</strong>
+			<strong>{say(texts.care)}</strong>
 			{drill.cautions.join(' ')}
 		</p>{/if}
 	{#if block.lineup}
 		<details>
-			<summary>{w('Line-up of')} {block.lineup.shifts.length} shifts</summary>
+			<summary>{say(texts.lineUpOfShifts, { shiftCount: block.lineup.shifts.length })}</summary>
 			<LineupTable lineup={block.lineup} context={editor.context} />
 		</details>
 	{/if}
@@ -76,22 +77,22 @@
 		<Select
 			id="rung"
 			size="sm"
-			labelText={w('Rung')}
+			labelText={say(texts.rung)}
 			selected={rungs.length === 1 ? rungs[0] : 'climb'}
 			on:change={(event) => setRung(value(event))}
 		>
-			<SelectItem value="" text={w('The drill itself')} />
+			<SelectItem value="" text={say(texts.theDrillItself)} />
 			{#each drill.rungs as rung (rung.id)}
 				<SelectItem value={rung.id} text="{rung.name}: {rung.change}" />
 			{/each}
 			{#if rungs.length > 1}
-				<SelectItem value="climb" text="{w('Climb of')} {rungs.length} {w('rungs')}" />
+				<SelectItem value="climb" text={say(texts.climbOfRungs, { rungCount: rungs.length })} />
 			{/if}
 		</Select>
 	{/if}
 	{#if sized}
 		<div>
-			<h3>How many copies for {sized.players.length}?</h3>
+			<h3>{say(texts.howManyCopiesFor, { playerCount: sized.players.length })}</h3>
 			<SizeList {drill} sizing={sized.sizing} copies={block.copies.length} onpick={pick} />
 		</div>
 	{/if}
@@ -100,7 +101,9 @@
 			<Select
 				id="zone-{copy.id}"
 				size="sm"
-				labelText={w(block.copies.length > 1 ? `Zone of copy ${index + 1}` : 'Zone')}
+				labelText={block.copies.length > 1
+					? say(texts.zoneOfCopy, { index: index + 1 })
+					: say(texts.zone)}
 				selected={copy.zoneId}
 				on:change={(event) => place(copy.id, value(event))}
 			>
@@ -108,18 +111,20 @@
 					{@const holds = copiesInZone(drill, zone, size)}
 					<SelectItem
 						value={zone.id}
-						text={holds > 0 ? `${zone.name}: holds ${holds}` : `${zone.name}: too small`}
+						text={holds > 0
+							? say(texts.holds, { name: zone.name, holds })
+							: say(texts.tooSmall, { name: zone.name })}
 					/>
 				{/each}
 			</Select>
 			<Select
 				id="adult-{copy.id}"
 				size="sm"
-				labelText={w('Adult')}
+				labelText={say(texts.adult)}
 				selected={copy.adults[0] ?? ''}
 				on:change={(event) => staff(copy.id, value(event))}
 			>
-				<SelectItem value="" text="nobody" />
+				<SelectItem value="" text={say(texts.nobody)} />
 				{#each editor.practice.adults as id (id)}
 					<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
 				{/each}
@@ -131,12 +136,13 @@
 			<Button
 				kind="ghost"
 				size="small"
-				title={w('The second half can go up a rung')}
-				on:click={() => onapply(cut)}>{w('Cut this block')}</Button
+				title={say(texts.theSecondHalfCanGoUp)}
+				on:click={() => onapply(cut)}>{say(texts.cutThisBlock)}</Button
 			>
 		{/if}
 		{#if merged}
-			<Button kind="ghost" size="small" on:click={() => onapply(merged)}>{w('Merge blocks')}</Button
+			<Button kind="ghost" size="small" on:click={() => onapply(merged)}
+				>{say(texts.mergeBlocks)}</Button
 			>
 		{/if}
 	</div>

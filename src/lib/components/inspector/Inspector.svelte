@@ -21,7 +21,8 @@
 		splitSelected
 	} from '../ui/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/inspector';
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
 	let {
@@ -36,7 +37,7 @@
 		onapply: (edit: Edit) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	// What is typed stays until the period itself changes.
 	let minutes: number | null = $derived(period.minutes);
 	let name = $derived(period.name);
@@ -69,19 +70,19 @@
 	}
 </script>
 
-<section aria-label={w('Selected period')}>
+<section aria-label={say(texts.selectedPeriod)}>
 	<header>
 		<h2>{period.name}</h2>
 		<span>
-			<button class="link" onclick={() => (view.panel = 'shelf')}>{w('Shelf')}</button>
-			<button class="link close" onclick={() => view.select(null)}>Close</button>
+			<button class="link" onclick={() => (view.panel = 'shelf')}>{say(texts.shelf)}</button>
+			<button class="link close" onclick={() => view.select(null)}>{say(texts.close)}</button>
 		</span>
 	</header>
 	<div class="scroll">
 		<div class="row">
 			<NumberInput
 				id="period-minutes"
-				labelText="Minutes  [ ]"
+				labelText={say(texts.minutes)}
 				size="sm"
 				min={1}
 				max={600}
@@ -90,49 +91,49 @@
 			/>
 			<div class="moves">
 				<Button kind="ghost" size="small" disabled={index <= 0} on:click={() => moveBy(-1)}
-					>Earlier</Button
+					>{say(texts.earlier)}</Button
 				>
 				<Button
 					kind="ghost"
 					size="small"
 					disabled={index >= periods.length - 1}
-					on:click={() => moveBy(1)}>Later</Button
+					on:click={() => moveBy(1)}>{say(texts.later)}</Button
 				>
 			</div>
 		</div>
 		<div class="actions">
 			{#if canSplit && found}
 				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'stations')}>
-					{w(period.slots ? 'Change the stations' : 'Split into stations')}
+					{period.slots ? say(texts.changeTheStations) : say(texts.splitIntoStations)}
 				</Button>
 			{/if}
 			{#if movingGroups(period).length > 1}
 				<Button kind="tertiary" size="small" on:click={() => openGroups(actions)}
-					>{w('Groups')}</Button
+					>{say(texts.groups)}</Button
 				>
 			{/if}
 			{#if period.slots}
 				<Button kind="tertiary" size="small" on:click={() => openRotation(actions)}
-					>{w('Rotation')}</Button
+					>{say(texts.rotation)}</Button
 				>
 			{/if}
 			{#if period.kind === 'scrimmage' && found}
 				<Button kind="tertiary" size="small" on:click={() => (view.dialog = 'lineup')}>
-					{w('Line-up')}
+					{say(texts.lineUp)}
 				</Button>
 			{/if}
 			<Button kind="tertiary" size="small" on:click={() => duplicateSelected(actions)}>
-				Duplicate
+				{say(texts.duplicate)}
 			</Button>
 			<Button kind="tertiary" size="small" on:click={() => lockSelected(actions)}>
-				{period.locked ? 'Unlock minutes' : 'Lock minutes'}
+				{period.locked ? say(texts.unlockMinutes) : say(texts.lockMinutes)}
 			</Button>
 			<Button kind="tertiary" size="small" on:click={() => splitSelected(actions)}
-				>Cut in two</Button
+				>{say(texts.cutInTwo)}</Button
 			>
 			{#if canMerge}
 				<Button kind="tertiary" size="small" on:click={() => mergeSelected(actions)}
-					>Merge with next</Button
+					>{say(texts.mergeWithNext)}</Button
 				>
 			{/if}
 			<Button
@@ -140,13 +141,13 @@
 				size="small"
 				on:click={() => onapply({ type: 'remove-period', period: period.id })}
 			>
-				{w('Remove period')}
+				{say(texts.removePeriod)}
 			</Button>
 		</div>
 		<TextInput
 			id="period-name"
 			size="sm"
-			labelText="Name"
+			labelText={say(texts.name)}
 			bind:value={name}
 			on:change={(event) => rename(String(event.detail ?? ''))}
 		/>
@@ -154,7 +155,7 @@
 			id="period-note"
 			rows={2}
 			maxlength={2000}
-			labelText="Notes"
+			labelText={say(texts.notes)}
 			bind:value={note}
 			on:change={() => setNote(note)}
 		/>
@@ -162,7 +163,7 @@
 			<Select
 				id="block-of-period"
 				size="sm"
-				labelText={w('Block')}
+				labelText={say(texts.block)}
 				selected={found?.block.id}
 				on:change={(event) => view.select(period.id, (event.target as HTMLSelectElement).value)}
 			>

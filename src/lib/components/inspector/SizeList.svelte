@@ -4,7 +4,8 @@
 	import type { SizeOption } from '$core/sizing';
 	import { turnsWords } from '../tape/words';
 	import { blockWordsOf } from './blocks';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/inspector';
 
 	/** Ways to run a drill in copies: what each gives each player, and what stands in the way. */
 	let {
@@ -20,11 +21,13 @@
 		onpick: (option: SizeOption) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { options, best } = $derived(sizing.output);
 	const percent = (share: number) => `${Math.round(share * 100)}%`;
 	const reasons = (option: SizeOption) =>
-		w(option.blockedBy.map((block) => blockWordsOf(block, option, drill, sizing.room)).join('; '));
+		option.blockedBy
+			.map((block) => blockWordsOf(block, option, { drill, room: sizing.room, say }))
+			.join('; ');
 </script>
 
 <ul>
@@ -34,15 +37,17 @@
 			<button
 				aria-pressed={option.copies === copies}
 				onclick={() => onpick(option)}
-				title={isFree ? '' : `Blocked: ${reasons(option)}`}
+				title={isFree ? '' : say(texts.blocked, { reasons: reasons(option) })}
 			>
 				<strong>{option.copies} × {[...new Set(option.sizes)].join('/')}</strong>
 				<span>
-					{w(`${turnsWords(option.reps)} · waits`)}
-					{percent(option.share.wait)}
-					{#if option.adultsAt > 0}{w('· an adult feeds')}{/if}
+					{say(texts.waits, {
+						reps: turnsWords(option.reps, say),
+						percent: percent(option.share.wait)
+					})}
+					{#if option.adultsAt > 0}{say(texts.adultFeeds)}{/if}
 				</span>
-				{#if index === best}<em>best free</em>{/if}
+				{#if index === best}<em>{say(texts.bestFree)}</em>{/if}
 				{#if !isFree}<span class="blocked narrow">{reasons(option)}</span>{/if}
 			</button>
 		</li>

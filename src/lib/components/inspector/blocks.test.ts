@@ -2,10 +2,10 @@ import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { plainPeriod, sizeHere } from '$core/building';
 import type { Context } from '$core/practice';
-import { wordingOf } from '$core/words';
 import { blockWordsOf } from './blocks';
+import { speaker } from '$words';
 
-const w = wordingOf({ kit: 'gear' });
+const say = speaker({ kit: 'gear' });
 const context = demoContext();
 const practice = demoPractice();
 const period = plainPeriod('water', { id: 'ask', name: 'Ask', minutes: 10 });
@@ -20,7 +20,7 @@ function blocks(id: string, copies: number, around: Partial<Context> = {}): stri
 	const { output, room } = sized.value;
 	const option = output.options.find((each) => each.copies === copies);
 	if (!option) throw new Error(`${id} has no option of ${copies}`);
-	return option.blockedBy.map((block) => w(blockWordsOf(block, option, drill, room)));
+	return option.blockedBy.map((block) => blockWordsOf(block, option, { drill, room, say }));
 }
 
 test('what blocks a size is said with how much of it is short', () => {

@@ -1,36 +1,49 @@
 import type { Drill } from '$core/model/drill';
 import { adultPlaces } from '$core/drill';
 import type { Room } from '$core/playing';
-import { howMany, kept, oneAndMany } from '$core/words';
+import { howMany, oneAndMany, type Say } from '$words';
 import { kitNeeded, roomIn, type Block, type SizeOption } from '$core/sizing';
+import texts from '$texts/inspector';
 
 /** Why an option is blocked and what would free it, in words. */
-export function blockWordsOf(block: Block, option: SizeOption, drill: Drill, room: Room): string {
+export function blockWordsOf(
+	block: Block,
+	option: SizeOption,
+	{ drill, room, say }: { drill: Drill; room: Room; say: Say }
+): string {
 	const { copies, adultsAt, sizes } = option;
 	switch (block) {
 		case 'size':
-			return `groups of ${[...new Set(sizes)].join(' and ')}, the drill takes ${drill.group.min} to ${drill.group.max}`;
+			return say(texts.groupsOfTheDrillTakesTo, {
+				sizes: [...new Set(sizes)].join(' / '),
+				min: drill.group.min,
+				max: drill.group.max
+			});
 		case 'coaches': {
 			const needed = copies * (drill.coaches.min + adultPlaces(drill).always + adultsAt);
 			const short = needed - room.adults.length;
-			return `${howMany(short, 'adult')} short`;
+			return say(texts.adultsShort, { short });
 		}
 		case 'zones':
-			return `no zone left for ${copies} of ${Math.round(drill.ground.length)} × ${Math.round(drill.ground.width)} m`;
+			return say(texts.noZoneLeftForOfM, {
+				copies,
+				length: Math.round(drill.ground.length),
+				width: Math.round(drill.ground.width)
+			});
 		case 'fixtures': {
 			const { served } = roomIn(room.zones, drill, sizes[0]);
-			const items = (drill.fixtures ?? []).map(({ item }) => kept(oneAndMany(item)[1])).join(', ');
+			const items = (drill.fixtures ?? []).map(({ item }) => oneAndMany(item)[1]).join(', ');
 			return served === 0
-				? `no ${items} in its zones`
-				: `${items} for ${served} of ${copies} copies`;
+				? say(texts.noInItsZones, { items })
+				: say(texts.forOfCopies, { items, served, copies });
 		}
 		case 'kit': {
 			const players = sizes.reduce((sum, size) => sum + size, 0);
 			const short = [...kitNeeded(drill, { copies, players })].flatMap(([item, count]) => {
 				const missing = Math.ceil(count - (room.kit[item] ?? 0));
-				return missing > 0 ? [kept(howMany(missing, item))] : [];
+				return missing > 0 ? [howMany(missing, item)] : [];
 			});
-			return `${short.join(', ')} short`;
+			return say(texts.short, { items: short.join(', ') });
 		}
 	}
 }

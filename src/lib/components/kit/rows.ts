@@ -1,5 +1,7 @@
 import type { KitItem } from '$core/model/team';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
+import texts from '$texts/kit';
+import type { Say } from '$words';
 
 /** A thing of the kit while it is typed in. */
 export interface KitRow extends TypedRow {
@@ -26,29 +28,37 @@ export const kitSent = ({ item, count, broken, kept }: KitRow): unknown => ({
 });
 
 /** The columns of the kit; how many drills ask for a thing cannot be typed. */
-export function kitColumns(asked: Readonly<Record<string, readonly string[]>>): Column<KitRow>[] {
-	const of = ({ item }: KitRow) => item || 'a new thing';
+export function kitColumns(
+	asked: Readonly<Record<string, readonly string[]>>,
+	say: Say
+): Column<KitRow>[] {
+	const of = ({ item }: KitRow) => item || say(texts.aNewThing);
 	return [
-		fieldColumn('item', { heading: 'Thing', kind: 'text', label: () => 'Thing', isStrong: true }),
+		fieldColumn('item', {
+			heading: say(texts.thing),
+			kind: 'text',
+			label: () => say(texts.thing),
+			isStrong: true
+		}),
 		fieldColumn('count', {
-			heading: 'There are',
+			heading: say(texts.thereAre),
 			kind: 'number',
-			label: (row) => `How many of ${of(row)}`
+			label: (row) => say(texts.howManyOf, { value: of(row) })
 		}),
 		fieldColumn('broken', {
-			heading: 'Broken',
+			heading: say(texts.broken),
 			kind: 'number',
-			label: (row) => `How many of ${of(row)} are broken`
+			label: (row) => say(texts.howManyOfAreBroken, { value: of(row) })
 		}),
 		fieldColumn('kept', {
-			heading: 'Where it is kept',
+			heading: say(texts.whereItIsKept),
 			kind: 'text',
-			label: (row) => `Where ${of(row)} is kept`,
+			label: (row) => say(texts.whereIsKept, { value: of(row) }),
 			least: 200
 		}),
 		{
 			id: 'asked',
-			heading: 'Drills that ask for it',
+			heading: say(texts.drillsThatAskForIt),
 			kind: 'fact',
 			label: () => '',
 			value: ({ item }) => String(asked[item]?.length ?? 0),

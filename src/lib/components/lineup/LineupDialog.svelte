@@ -10,7 +10,8 @@
 	import SearchProgress from '../ui/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
 	import { fewerPlaces } from './places';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/lineup';
 
 	/** Who plays where in which shift of a game. */
 	let {
@@ -28,9 +29,9 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const SECONDS = 5;
-	const planning = new Planning<'lineup'>();
+	const planning = new Planning<'lineup'>(say);
 	const known = untrack(() => block.lineup?.positions ?? firstPlaces());
 	let places = $state(known.join(', '));
 	let teams: number | null = $state(untrack(() => (players.length >= 2 * known.length ? 2 : 1)));
@@ -87,10 +88,10 @@
 <Modal
 	open
 	size="lg"
-	modalHeading={w('Line-up')}
-	primaryButtonText={w('Use this line-up')}
+	modalHeading={say(texts.lineUp)}
+	primaryButtonText={say(texts.useThisLineUp)}
 	primaryButtonDisabled={!output}
-	secondaryButtonText="Cancel"
+	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}
@@ -99,47 +100,59 @@
 		<div class="wide-field">
 			<TextInput
 				id="lineup-places"
-				labelText="Places of one team, in commas"
-				placeholder="keeper, back, back, forward"
+				labelText={say(texts.placesOfOneTeamInCommas)}
+				placeholder={say(texts.keeperBackBackForward)}
 				bind:value={places}
 			/>
 		</div>
-		<NumberInput id="lineup-teams" labelText="Teams" min={1} max={2} bind:value={teams} />
-		<NumberInput id="lineup-shifts" labelText="Shifts" min={1} max={60} bind:value={shifts} />
+		<NumberInput
+			id="lineup-teams"
+			labelText={say(texts.teams)}
+			min={1}
+			max={2}
+			bind:value={teams}
+		/>
+		<NumberInput
+			id="lineup-shifts"
+			labelText={say(texts.shifts)}
+			min={1}
+			max={60}
+			bind:value={shifts}
+		/>
 		<NumberInput
 			id="lineup-fillers"
-			labelText={w('Adults who fill in')}
+			labelText={say(texts.adultsWhoFillIn)}
 			min={0}
 			max={60}
 			bind:value={fillers}
 		/>
 		<NumberInput
 			id="lineup-sits"
-			labelText="Shifts to sit in a row"
+			labelText={say(texts.shiftsToSitInARow)}
 			min={0}
 			max={60}
 			bind:value={sits}
 		/>
-		<Button disabled={positions.length === 0} on:click={make}>{w('Make a line-up')}</Button>
+		<Button disabled={positions.length === 0} on:click={make}>{say(texts.makeLineUp)}</Button>
 	</div>
-	<SearchProgress {planning} does="Looking for a fairer line-up" />
+	<SearchProgress {planning} does={say(texts.lookingForAFairerLineUp)} />
 	{#if output && made}
 		{#if isOlder}
 			<p role="status">
-				<strong>{w('This is for what was asked before: make a line-up again.')}</strong>
+				<strong>{say(texts.thisIsForWhatWasAsked)}</strong>
 			</p>
 		{/if}
 		<LineupTable lineup={made} context={editor.context} />
 		<p>
-			{output.spread === 0
-				? 'Everyone plays the same number of shifts.'
-				: `Shifts differ by ${output.spread} at most.`}
-			{output.sitRow <= (sits ?? 1)
-				? `Nobody sits more than ${output.sitRow} in a row.`
-				: `Somebody must sit ${output.sitRow} in a row: more sit than play.`}
-			{w(
-				`${output.preferred} ${output.preferred === 1 ? 'place goes' : 'places go'} to a player’s favourite position`
-			)}{output.fillers > 0 ? `, ${output.fillers} are filled in` : ''}.
+			{say(texts.toPlayerSFavouritePosition, {
+				spread: output.spread === 0,
+				spread2: output.spread,
+				value: !!(output.sitRow <= (sits ?? 1)),
+				sitRow: output.sitRow,
+				preferred: output.preferred,
+				fillers: output.fillers > 0,
+				fillers2: output.fillers
+			})}
 		</p>
 	{/if}
 </Modal>

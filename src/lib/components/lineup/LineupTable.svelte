@@ -2,6 +2,10 @@
 	import type { GamePlan } from '$core/model/practice';
 	import type { Context } from '$core/practice';
 	import { placesOf } from './places';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/lineup';
+
+	const say = useWords();
 
 	/** A line-up as a table: a row a place, a column a shift, and who sits at the foot. */
 	let { lineup, context }: { lineup: GamePlan; context: Context } = $props();
@@ -10,15 +14,17 @@
 		if (id === undefined) return '';
 		return context.playerById.get(id)?.name ?? (id === 'filler' ? 'adult' : id);
 	};
-	const places = $derived(placesOf(lineup));
+	const places = $derived(placesOf(lineup, say));
 </script>
 
 <div class="scroll">
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">Place</th>
-				{#each lineup.shifts.keys() as shift (shift)}<th scope="col">Shift {shift + 1}</th>{/each}
+				<th scope="col">{say(texts.place)}</th>
+				{#each lineup.shifts.keys() as shift (shift)}<th scope="col"
+						>{say(texts.shift, { shift: shift + 1 })}</th
+					>{/each}
 			</tr>
 		</thead>
 		<tbody>
@@ -29,7 +35,7 @@
 				</tr>
 			{/each}
 			<tr class="sits">
-				<th scope="row">sit</th>
+				<th scope="row">{say(texts.sit)}</th>
 				{#each lineup.shifts as { sit }, shift (shift)}<td>{sit.map(name).join(', ')}</td>{/each}
 			</tr>
 		</tbody>

@@ -1,14 +1,17 @@
 import { expect, test } from 'vitest';
 import { fewerPlaces, placesOf } from './places';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 test('places come in order, with their team where there are two', () => {
 	const at = { '1:0': 'a', '0:10': 'b', '0:2': 'c' };
-	expect(placesOf({ positions: ['x', 'y', 'z'], shifts: [{ at, sit: [] }] })).toEqual([
+	expect(placesOf({ positions: ['x', 'y', 'z'], shifts: [{ at, sit: [] }] }, say)).toEqual([
 		{ key: '0:2', words: 'z, team 1' },
 		{ key: '0:10', words: '11, team 1' },
 		{ key: '1:0', words: 'x, team 2' }
 	]);
-	expect(placesOf({ positions: [], shifts: [] })).toEqual([]);
+	expect(placesOf({ positions: [], shifts: [] }, say)).toEqual([]);
 });
 
 test('a smaller team loses places where it has most', () => {

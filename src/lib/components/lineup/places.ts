@@ -1,7 +1,12 @@
 import type { GamePlan } from '$core/model/practice';
+import texts from '$texts/lineup';
+import type { Say } from '$words';
 
 /** The places of a line-up in order: the key of each and how it is called. */
-export function placesOf({ positions, shifts }: GamePlan): { key: string; words: string }[] {
+export function placesOf(
+	{ positions, shifts }: GamePlan,
+	say: Say
+): { key: string; words: string }[] {
 	const keys = Object.keys(shifts[0]?.at ?? {});
 	const teams = new Set(keys.map((key) => key.split(':')[0])).size;
 	return keys
@@ -9,7 +14,7 @@ export function placesOf({ positions, shifts }: GamePlan): { key: string; words:
 		.sort((a, b) => a.at[0] - b.at[0] || a.at[1] - b.at[1])
 		.map(({ key, at: [team, index] }) => {
 			const name = positions[index] ?? String(index + 1);
-			return { key, words: teams > 1 ? `${name}, team ${team + 1}` : name };
+			return { key, words: teams > 1 ? say(texts.team, { name, team: team + 1 }) : name };
 		});
 }
 

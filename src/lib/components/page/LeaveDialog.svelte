@@ -1,11 +1,15 @@
 <script lang="ts">
 	import { Modal } from 'carbon-components-svelte';
 	import { beforeNavigate, goto } from '$app/navigation';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/page';
+
+	const say = useWords();
 
 	/** Asks before a page with unsaved changes is left; they stay kept in this browser all the same. */
 	let {
 		draft,
-		says = 'They are kept in this browser and are back when you return.'
+		says = say(texts.theyAreKeptInThisBrowser)
 	}: { draft: { isOpen: boolean; flush?(): void; leave(): void }; says?: string } = $props();
 
 	let isAllowed = false;
@@ -33,9 +37,9 @@
 	<Modal
 		open
 		size="sm"
-		modalHeading="You have unsaved changes. Leave anyway?"
-		primaryButtonText="Leave"
-		secondaryButtonText="Stay"
+		modalHeading={say(texts.youHaveUnsavedChangesLeaveAnyway)}
+		primaryButtonText={say(texts.leave)}
+		secondaryButtonText={say(texts.stay)}
 		on:click:button--secondary={stay}
 		on:close={stay}
 		on:submit={leave}

@@ -1,6 +1,10 @@
 <script lang="ts">
 	import { InlineNotification } from 'carbon-components-svelte';
 	import type { FormDraft } from '$lib/state/formDraft.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/page';
+
+	const say = useWords();
 
 	/** What became of a form that was sent: what was refused and where, or that it is stored. */
 	let {
@@ -35,9 +39,13 @@
 		/>
 	{:else if draft?.newest}
 		<div class="ask" role="alert">
-			<strong>Somebody else has saved this meanwhile.</strong>
-			<button type="button" class="link" onclick={() => draft.keepMine(form)}>Keep mine</button>
-			<button type="button" class="link" onclick={() => draft.discard()}>Take theirs</button>
+			<strong>{say(texts.somebodyElseHasSavedThisMeanwhile)}</strong>
+			<button type="button" class="link" onclick={() => draft.keepMine(form)}
+				>{say(texts.keepMine)}</button
+			>
+			<button type="button" class="link" onclick={() => draft.discard()}
+				>{say(texts.takeTheirs)}</button
+			>
 		</div>
 	{:else if misfit && misfit.newest === undefined}
 		<InlineNotification
@@ -45,21 +53,29 @@
 			hideCloseButton
 			kind="error"
 			role="alert"
-			title="Not saved."
+			title={say(texts.notSaved)}
 			subtitle="{where ?? misfit.path} {misfit.message}"
 		/>
 	{:else if saved}
-		<InlineNotification lowContrast hideCloseButton kind="success" role="status" title="Saved." />
+		<InlineNotification
+			lowContrast
+			hideCloseButton
+			kind="success"
+			role="status"
+			title={say(texts.saved)}
+		/>
 	{/if}
 	{#if draft?.isUnkept}
 		<p class="ask" role="alert">
-			This browser has no room to keep unsaved changes: save before you leave.
+			{say(texts.thisBrowserHasNoRoomTo)}
 		</p>
 	{/if}
 	{#if draft?.isBack}
 		<p class="ask" role="status">
-			Your unsaved changes are back.
-			<button type="button" class="link" onclick={() => draft.discard()}>Discard them</button>
+			{say(texts.yourUnsavedChangesAreBack)}
+			<button type="button" class="link" onclick={() => draft.discard()}
+				>{say(texts.discardThem)}</button
+			>
 		</p>
 	{/if}
 </div>

@@ -3,7 +3,8 @@
 	import TopBar from '../ui/TopBar.svelte';
 	import { notice } from './notice.svelte';
 	import { sectionOf } from './pages';
-	import { useWording } from './wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/page';
 
 	/** The frame of a page: the bar, the pages of its section, what it is, and what can be done at once. */
 	let {
@@ -32,25 +33,25 @@
 	// What was not done on another page is no longer of interest here.
 	onDestroy(() => (notice.text = ''));
 
-	const w = useWording();
+	const say = useWords();
 	const section = $derived(team && sectionOf(current));
 </script>
 
-<svelte:head><title>{w(title)} · Field Plan</title></svelte:head>
+<svelte:head><title>{say(texts.fieldPlan, { value: title })}</title></svelte:head>
 
 <TopBar {team} current={section?.id ?? current} />
 {#if team && section && section.pages.length > 1}
-	<nav class="pages" aria-label={w(section.name)}>
+	<nav class="pages" aria-label={say(section.name)}>
 		{#each section.pages as { id, name } (id)}
-			<a href="/{team.id}/{id}" aria-current={id === current ? 'page' : undefined}>{w(name)}</a>
+			<a href="/{team.id}/{id}" aria-current={id === current ? 'page' : undefined}>{say(name)}</a>
 		{/each}
 	</nav>
 {/if}
 <main class:slim={narrow}>
 	<header class="head">
 		<div>
-			<h1 class="wide">{w(heading)}</h1>
-			{#if intro}<p>{w(intro)}</p>{/if}
+			<h1 class="wide">{heading}</h1>
+			{#if intro}<p>{intro}</p>{/if}
 		</div>
 		{#if ways}<div class="ways">{@render ways()}</div>{/if}
 	</header>

@@ -3,6 +3,10 @@
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 	import { refusalWords } from './notice.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/page';
+
+	const say = useWords();
 
 	/** Asks before something is removed for good; the form is sent when the coach says so. */
 	let {
@@ -10,7 +14,7 @@
 		says,
 		field,
 		value,
-		button = 'Remove for good',
+		button = say(texts.removeForGood),
 		onclose
 	}: {
 		/** The name of what goes. */
@@ -31,12 +35,15 @@
 	const answered: SubmitFunction =
 		() =>
 		async ({ result, update }) => {
-			if (result.type === 'error') return void (refusal = refusalWords(result));
+			if (result.type === 'error') return void (refusal = refusalWords(result, say));
 			await update();
 			if (result.type !== 'failure') return onclose();
 			const { message, misfit } = result.data ?? {};
 			refusal =
-				message ?? (misfit ? `The ${misfit.path} ${misfit.message}.` : 'It was not removed.');
+				message ??
+				(misfit
+					? say(texts.the, { path: misfit.path, message: misfit.message })
+					: say(texts.itWasNotRemoved));
 		};
 </script>
 
@@ -47,9 +54,9 @@
 	open
 	danger
 	size="sm"
-	modalHeading="Remove {what}?"
+	modalHeading={say(texts.remove, { what })}
 	primaryButtonText={button}
-	secondaryButtonText="Keep"
+	secondaryButtonText={say(texts.keep)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={() => form?.requestSubmit()}

@@ -1,13 +1,16 @@
+import texts from '$texts/page';
+import type { Message } from '$words';
+
 /** A page of a team, by the last part of its address. */
 export interface TeamPage {
 	id: string;
-	name: string;
+	name: Message;
 }
 
 /** Pages that belong together, reached by the name of the section. */
 export interface Section {
 	id: string;
-	name: string;
+	name: Message;
 	pages: readonly TeamPage[];
 }
 
@@ -15,37 +18,37 @@ export interface Section {
 export const SECTIONS: readonly Section[] = [
 	{
 		id: 'practices',
-		name: 'Practices',
+		name: texts.practices,
 		pages: [
-			{ id: 'practices', name: 'Practices' },
-			{ id: 'practices/templates', name: 'Templates' }
+			{ id: 'practices', name: texts.practices },
+			{ id: 'practices/templates', name: texts.templates }
 		]
 	},
-	{ id: 'drills', name: 'Drills', pages: [{ id: 'drills', name: 'Shelf' }] },
+	{ id: 'drills', name: texts.drills, pages: [{ id: 'drills', name: texts.shelf }] },
 	{
 		id: 'squad',
-		name: 'Squad',
+		name: texts.squad,
 		pages: [
-			{ id: 'squad', name: 'Squad' },
-			{ id: 'attendance', name: 'Attendance' },
-			{ id: 'together', name: 'Together' },
-			{ id: 'adults', name: 'Adults' }
+			{ id: 'squad', name: texts.squad },
+			{ id: 'attendance', name: texts.attendance },
+			{ id: 'together', name: texts.together },
+			{ id: 'adults', name: texts.adults }
 		]
 	},
 	{
 		id: 'ground',
-		name: 'Ground',
+		name: texts.ground,
 		pages: [
-			{ id: 'ground', name: 'Ground' },
-			{ id: 'kit', name: 'Kit' }
+			{ id: 'ground', name: texts.ground },
+			{ id: 'kit', name: texts.kit }
 		]
 	},
 	{
 		id: 'limits',
-		name: 'Settings',
+		name: texts.settings,
 		pages: [
-			{ id: 'limits', name: 'Limits' },
-			{ id: 'words', name: 'Words' }
+			{ id: 'limits', name: texts.limits },
+			{ id: 'words', name: texts.words }
 		]
 	}
 ];

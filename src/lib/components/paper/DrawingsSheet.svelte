@@ -2,22 +2,23 @@
 	import type { Evaluation } from '$core/playing';
 	import Field from '../field/Field.svelte';
 	import Legend from '../field/Legend.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/paper';
 	import { drawingsOf } from './drawings';
 
 	/** The drills of a practice as they start, for today's numbers: the board's own drawing, on white. */
 	let { evaluation }: { evaluation: Evaluation } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const drawings = $derived(drawingsOf(evaluation));
 </script>
 
-<article class="drawings" aria-label={w('Drawings of the drills')}>
+<article class="drawings" aria-label={say(texts.drawingsOfTheDrills)}>
 	<ul>
 		{#each drawings as { block, name, when, alone, now, cues } (block.id)}
 			<li>
-				<h2>{name} <span>{w(when)}</span></h2>
-				<Field evaluation={alone} {now} label="{name}, {w(when)}" />
+				<h2>{name} <span>{when}</span></h2>
+				<Field evaluation={alone} {now} label="{name}, {when}" />
 				{#each cues as { spot, say } (spot)}
 					<p class="narrow"><strong>{spot}</strong> {say.join(' · ')}</p>
 				{/each}

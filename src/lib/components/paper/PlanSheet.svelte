@@ -6,15 +6,16 @@
 	import { percent } from '../tape/words';
 	import { dayWords } from '../ui/dates';
 	import { sheetBlocks } from './sheet';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/paper';
 
 	/** The whole practice on one page of A4, good in black and white. */
 	let { evaluation, week }: { evaluation: Evaluation; week: number } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { practice, context, windows, figures } = $derived(evaluation);
 	const rows = $derived(
-		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window) }))
+		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window, say) }))
 	);
 	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
 	const surname = (id: string) => {
@@ -39,27 +40,32 @@
 	<header>
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>
-			{context.team.name} · {practice.start} to {clockAt(practice.start, practice.minutes * 60)} · {practice.place}{week >
-			0
-				? ` · week ${week}`
-				: ''}
+			{say(texts.to, {
+				name: context.team.name,
+				start: practice.start,
+				clockAt: clockAt(practice.start, practice.minutes * 60),
+				place: practice.place,
+				week: week > 0,
+				week2: week
+			})}
 		</p>
 		<p>
 			<strong>{practice.expected.length}</strong>
-			{w('players ·')}
+			{say(texts.players)}
 			<strong>{practice.adults.length}</strong>
-			{w('adults ·')}
-			<strong>{percent(figures.busyShare)}</strong> busy ·
+			{say(texts.adults)}
+			<strong>{percent(figures.busyShare)}</strong>
+			{say(texts.busy)}
 			<strong>{Math.round(figures.turns.mean)}</strong>
-			{w('turns each')}
+			{say(texts.turnsEach)}
 		</p>
 	</header>
 	<table>
 		<thead>
 			<tr
-				><th scope="col">Clock</th><th scope="col">{w('Min, zone')}</th><th scope="col"
-					>What, where, who</th
-				><th scope="col">{w('Cues')}</th></tr
+				><th scope="col">{say(texts.clock)}</th><th scope="col">{say(texts.minZone)}</th><th
+					scope="col">{say(texts.whatWhereWho)}</th
+				><th scope="col">{say(texts.cues)}</th></tr
 			>
 		</thead>
 		<tbody>
@@ -70,16 +76,19 @@
 					<td colspan="2">
 						<strong>{window.period.name}</strong>
 						{#if window.slots.length > 0}
-							: {window.slots.length}
-							{w('slots of')}
-							{Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60)}:{String(
-								(window.slots[0].toSecond - window.slots[0].fromSecond) % 60
-							).padStart(2, '0')}, whistle at {window.slots
-								.slice(1)
-								.map(({ fromSecond }) =>
-									clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))
-								)
-								.join(', ')}
+							{say(texts.slotsOfWhistleAt, {
+								slotCount: window.slots.length,
+								floor: Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60),
+								value: String(
+									(window.slots[0].toSecond - window.slots[0].fromSecond) % 60
+								).padStart(2, '0'),
+								slice: window.slots
+									.slice(1)
+									.map(({ fromSecond }) =>
+										clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))
+									)
+									.join(', ')
+							})}
 						{/if}
 						{#if window.period.note}<span class="note">{window.period.note}</span>{/if}
 					</td>
@@ -91,9 +100,14 @@
 						<td>
 							<strong>{sheetBlock.drill?.name ?? ''}</strong>
 							{#if sheetBlock.rungs}<em>{sheetBlock.rungs}</em>{/if}
-							{#if sheetBlock.sides}<span>{w('sides:')} {sheetBlock.sides}</span>{/if}
-							{sheetBlock.adults ? `· ${sheetBlock.adults}` : ''}
-							{sheetBlock.turns ? `· ${w(sheetBlock.turns)}` : ''}
+							{#if sheetBlock.sides}<span>{say(texts.sides, { sides: sheetBlock.sides })}</span
+								>{/if}
+							{say(texts.adultCountAdultCount2TurnCountValue, {
+								adultCount: !!sheetBlock.adults,
+								adultCount2: sheetBlock.adults,
+								turnCount: !!sheetBlock.turns,
+								value: sheetBlock.turns
+							})}
 							<span class="bibs">
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
@@ -105,7 +119,9 @@
 						</td>
 						<td class="cues narrow">
 							{sheetBlock.cues.slice(0, 2).join(' · ')}
-							{#if sheetBlock.cautions.length > 0}<b>Care: {sheetBlock.cautions[0]}</b>{/if}
+							{#if sheetBlock.cautions.length > 0}<b
+									>{say(texts.care, { cautions: sheetBlock.cautions[0] })}</b
+								>{/if}
 						</td>
 					</tr>
 				{/each}
@@ -115,7 +131,7 @@
 	{#if grouped.length > 0}
 		<section>
 			{#each grouped as period (period.id)}
-				<h2>{w('Groups in')} {period.name}</h2>
+				<h2>{say(texts.groupsIn, { name: period.name })}</h2>
 				<ul>
 					{#each period.groups ?? [] as group (group.id)}
 						<li>
@@ -134,18 +150,18 @@
 	{/if}
 	{#each lineups as { id, name, lineup } (id)}
 		<section class="lineup">
-			<h2>{w('Line-up of')} {name}</h2>
+			<h2>{say(texts.lineUpOf, { name })}</h2>
 			<LineupTable {lineup} {context} />
 		</section>
 	{/each}
 	{#if nowhere.length > 0}
 		<p class="nowhere">
-			<strong>{w('In no part of it:')}</strong>
+			<strong>{say(texts.inNoPartOfIt)}</strong>
 			{nowhere.map((id) => context.playerById.get(id)?.name ?? id).join(', ')}
 		</p>
 	{/if}
 	<p class="foot narrow">
-		{w("Check your league's rules. Only a licensed practitioner clears a player.")}
+		{say(texts.checkYourLeaguesRulesOnlyA)}
 	</p>
 </article>
 

@@ -5,12 +5,15 @@ import { BIBS, bibLook } from '../bib/bibs';
 import { dayWords } from '../ui/dates';
 import { drawingsOf } from './drawings';
 import { sheetBlocks } from './sheet';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const evaluation = evaluate(demoPractice(), demoContext());
 const blocks = (period: string) => {
 	const window = evaluation.windows.find((each) => each.period.id === period);
 	if (!window) throw new Error(`no ${period}`);
-	return sheetBlocks(evaluation, window);
+	return sheetBlocks(evaluation, window, say);
 };
 
 test('the sheet names zone, adult, turns and the bibs of every slot of a station', () => {
@@ -43,7 +46,7 @@ test('it says what is run: rungs with their change, sides, and the cues and caut
 	const context = demoContext();
 	const next = evaluate(practice, context);
 	const stations = next.windows.find(({ period }) => period.id === 'stations');
-	const arc = stations && sheetBlocks(next, stations).find(({ block }) => block.id === 'arc');
+	const arc = stations && sheetBlocks(next, stations, say).find(({ block }) => block.id === 'arc');
 	const drill = context.shelf.find(({ id }) => id === 'shooting-arc');
 	expect(arc).toMatchObject({
 		rungs: 'as it is, then A chaser (a chaser starts two metres behind)',
@@ -71,7 +74,7 @@ test('nobody who does not come is on it', () => {
 		demoContext()
 	);
 	const numbers = fewer.windows.flatMap((window) =>
-		sheetBlocks(fewer, window).flatMap((block) => block.numbers.split(' '))
+		sheetBlocks(fewer, window, say).flatMap((block) => block.numbers.split(' '))
 	);
 	const away = demoContext()
 		.players.filter(({ id }) => absent.includes(id))

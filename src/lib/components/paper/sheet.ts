@@ -3,6 +3,8 @@ import { drillOf } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import type { Block, Copy, Lane } from '$core/model/practice';
 import { turnsWords } from '../tape/words';
+import texts from '$texts/paper';
+import type { Say } from '$words';
 
 /** A block as the sheet lists it. */
 export interface SheetBlock {
@@ -31,19 +33,22 @@ const namesOf = (ids: readonly string[], name: (id: string) => string | undefine
 /** What a block runs, in words: its rungs, sides, cues and cautions. */
 function whatIsRun(
 	block: Block,
-	drill: Drill | undefined
+	drill: Drill | undefined,
+	say: Say
 ): Pick<SheetBlock, 'rungs' | 'sides' | 'cues' | 'cautions'> {
 	if (!drill) return { rungs: '', sides: '', cues: [], cautions: [] };
 	const run = rungsRun(block, drill);
 	const names = block.climb.map(({ rung }) => {
 		const found = drill.rungs.find(({ id }) => id === rung);
-		return found ? `${found.name} (${found.change})` : 'as it is';
+		return found ? `${found.name} (${found.change})` : say(texts.asItIs);
 	});
 	const all = <Each>(of: (each: Drill) => readonly Each[]) => [...new Set(run.flatMap(of))];
 	return {
-		rungs: block.climb.some(({ rung }) => rung !== undefined) ? names.join(', then ') : '',
+		rungs: block.climb.some(({ rung }) => rung !== undefined)
+			? names.reduce((first, then) => say(texts.firstThen, { first, then }))
+			: '',
 		sides: block.side ?? all(({ sides }) => sides?.names ?? []).join(' / '),
-		cues: all(({ cues }) => cues.map(({ say }) => say)),
+		cues: all(({ cues }) => cues.map((cue) => cue.say)),
 		cautions: all(({ cautions }) => cautions)
 	};
 }
@@ -51,7 +56,8 @@ function whatIsRun(
 /** The blocks of a period with all that a helper needs on paper. */
 export function sheetBlocks(
 	{ context, figures, runs, practice }: Evaluation,
-	{ period }: PeriodWindow
+	{ period }: PeriodWindow,
+	say: Say
 ): SheetBlock[] {
 	const adult = (id: string) => context.adultById.get(id)?.name.split(' ')[0];
 	const comes = new Set(practice.expected);
@@ -85,9 +91,9 @@ export function sheetBlocks(
 					adult
 				),
 				bibs: bibs.filter((list) => list.length > 0),
-				numbers: all ? 'everyone' : loose.map(number).join(' '),
-				turns: turns ? turnsWords(turns) : '',
-				...whatIsRun(block, drillOf(context, block.drill))
+				numbers: all ? say(texts.everyone) : loose.map(number).join(' '),
+				turns: turns ? turnsWords(turns, say) : '',
+				...whatIsRun(block, drillOf(context, block.drill), say)
 			};
 		})
 	);

@@ -4,7 +4,8 @@
 	import type { Edit } from '$core/practice';
 	import PeoplePicker from './PeoplePicker.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/people';
 
 	/** Who comes: players by unit, and adults. */
 	let {
@@ -13,7 +14,7 @@
 		onclose
 	}: { editor: PracticeEditor; onapply: (edit: Edit) => void; onclose: () => void } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	// The dialog starts from who was expected when it was opened.
 	let expected: string[] = $state(untrack(() => [...editor.practice.expected]));
 	let present: string[] = $state(untrack(() => [...editor.practice.adults]));
@@ -31,9 +32,12 @@
 
 <Modal
 	open
-	modalHeading="Who comes?"
-	primaryButtonText="Plan with {expected.length} {w('players and')} {present.length} {w('adults')}"
-	secondaryButtonText="Cancel"
+	modalHeading={say(texts.whoComes)}
+	primaryButtonText={say(texts.planWithPlayersAndAdults, {
+		expectedCount: expected.length,
+		presentCount: present.length
+	})}
+	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}

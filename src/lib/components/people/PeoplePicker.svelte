@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { Checkbox } from 'carbon-components-svelte';
 	import type { Adult, Player, Team } from '$core/model/team';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/people';
 
 	/** Who comes: players by unit and adults, each a box to tick. In a form they are sent by these names. */
 	let {
@@ -20,11 +21,11 @@
 		present: string[];
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const groups = $derived([...new Set(players.map(({ unit }) => unit ?? ''))]);
-	const unitName = (id: string) => units.find((unit) => unit.id === id)?.name ?? w('Players');
+	const unitName = (id: string) => units.find((unit) => unit.id === id)?.name ?? say(texts.players);
 	const words = ({ number, name, usuallyLate }: Player) =>
-		`${number ?? ''} ${name}${usuallyLate ? ', usually late' : ''}`.trim();
+		`${number ?? ''} ${name}${usuallyLate ? say(texts.usuallyLate) : ''}`.trim();
 </script>
 
 <div class="people">
@@ -43,7 +44,7 @@
 		</fieldset>
 	{/each}
 	<fieldset>
-		<legend>{w('Adults:')} {present.length}</legend>
+		<legend>{say(texts.adults, { presentCount: present.length })}</legend>
 		{#each adults as adult (adult.id)}
 			<Checkbox
 				id="adult-{adult.id}"

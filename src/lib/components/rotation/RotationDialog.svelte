@@ -9,7 +9,8 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import Bib from '../bib/Bib.svelte';
 	import SearchProgress from '../ui/SearchProgress.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/rotation';
 
 	/** Another way through the stations of a period: one round for all, or new partners at each. */
 	let {
@@ -24,8 +25,8 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
-	const planning = new Planning<'rotate'>();
+	const say = useWords();
+	const planning = new Planning<'rotate'>(say);
 	type Way = 'round' | 'meet';
 	let way = $state<Way>('round');
 
@@ -68,35 +69,29 @@
 
 <Modal
 	open
-	modalHeading="{w('Through the stations of')} {period.name}"
-	primaryButtonText={w('Use this rotation')}
+	modalHeading={say(texts.throughTheStationsOf, { name: period.name })}
+	primaryButtonText={say(texts.useThisRotation)}
 	primaryButtonDisabled={!output}
-	secondaryButtonText="Cancel"
+	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}
 >
 	<RadioButtonGroup
-		legendText="How"
+		legendText={say(texts.how)}
 		orientation="vertical"
 		selected={way}
 		on:change={(event) => (way = event.detail as Way)}
 	>
-		<RadioButton
-			value="round"
-			labelText={w('One round for all: hard stations apart, short ways')}
-		/>
-		<RadioButton
-			value="meet"
-			labelText={w('Halves of the groups meet a new half at each station')}
-		/>
+		<RadioButton value="round" labelText={say(texts.oneRoundForAllHardStations)} />
+		<RadioButton value="meet" labelText={say(texts.halvesOfTheGroupsMeetA)} />
 	</RadioButtonGroup>
-	<SearchProgress {planning} does="Looking for a way through" />
+	<SearchProgress {planning} does={say(texts.lookingForAWayThrough)} />
 	{#if output}
 		<table>
 			<thead>
 				<tr>
-					<th scope="col">{w('Slot')}</th>
+					<th scope="col">{say(texts.slot)}</th>
 					{#each lanes as { id } (id)}<th scope="col">{names.get(id)}</th>{/each}
 				</tr>
 			</thead>
@@ -114,12 +109,12 @@
 			</tbody>
 		</table>
 		<p>
-			{w('The longest way between two stations is')}
-			{Math.round(output.walk.longestLeg)} m.
-			{output.hardAfterHard === 0
-				? w('Nobody goes from a hard station straight to a hard one.')
-				: w(`Groups go ${output.hardAfterHard} times from a hard station straight to a hard one.`)}
-			{#if way === 'meet'}No two halves meet twice.{/if}
+			{say(texts.theLongestWayBetweenTwoStations, {
+				value: Math.round(output.walk.longestLeg),
+				hardAfterHard: output.hardAfterHard === 0,
+				hardAfterHard2: output.hardAfterHard
+			})}
+			{#if way === 'meet'}{say(texts.noTwoHalvesMeetTwice)}{/if}
 		</p>
 	{/if}
 </Modal>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { SkillAreas } from '$core/model/skill';
 	import type { Facet, ShelfAsk, ShelfFilter } from '$core/shelf';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/shelf';
 	import { choicesOf } from './choices';
 
 	/** What is looked for on the shelf, and for whom; it asks again as soon as something is changed. */
@@ -27,22 +28,22 @@
 		fitting: number;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let form: HTMLFormElement | undefined = $state();
 	let timer: ReturnType<typeof setTimeout> | undefined;
 
 	const CHOICES: readonly { key: Facet['key']; name: string; any: string }[] = [
-		{ key: 'skill', name: 'Skill and stage', any: 'any' },
-		{ key: 'family', name: 'Family', any: 'any' },
-		{ key: 'frequency', name: 'How often', any: 'any' },
-		{ key: 'effort', name: 'Effort at most', any: 'any' },
-		{ key: 'contact', name: 'Contact at most', any: 'any' },
-		{ key: 'unused', name: 'Not used for', any: 'any time' }
+		{ key: 'skill', name: say(texts.skillAndStage), any: 'any' },
+		{ key: 'family', name: say(texts.family), any: 'any' },
+		{ key: 'frequency', name: say(texts.howOften), any: 'any' },
+		{ key: 'effort', name: say(texts.effortAtMost), any: 'any' },
+		{ key: 'contact', name: say(texts.contactAtMost), any: 'any' },
+		{ key: 'unused', name: say(texts.notUsedFor), any: say(texts.anyTime) }
 	];
 	const NUMBERS = $derived([
-		{ key: 'players', name: 'Players here', usual: coming.players, least: 1, most: 500 },
-		{ key: 'adults', name: 'Adults free', usual: coming.adults, least: 0, most: 100 },
-		{ key: 'minutes', name: 'Minutes', usual: 12, least: 1, most: 120 }
+		{ key: 'players', name: say(texts.playersHere), usual: coming.players, least: 1, most: 500 },
+		{ key: 'adults', name: say(texts.adultsFree), usual: coming.adults, least: 0, most: 100 },
+		{ key: 'minutes', name: say(texts.minutes), usual: 12, least: 1, most: 120 }
 	] as const);
 	const askAgain = () => form?.requestSubmit();
 	/** Words are searched for a moment after the last letter. */
@@ -54,35 +55,35 @@
 
 <form bind:this={form} data-sveltekit-keepfocus data-sveltekit-noscroll data-sveltekit-replacestate>
 	<label class="caption words">
-		{w('Words')}
+		{say(texts.words)}
 		<input
 			class="typed"
 			name="words"
 			type="search"
 			maxlength="200"
 			value={words}
-			placeholder={w('name, cue, kit …')}
+			placeholder={say(texts.nameCueKit)}
 			oninput={later}
 		/>
 	</label>
 	{#each CHOICES as { key, name, any } (key)}
 		<label class="caption">
-			{w(name)}
+			{name}
 			<select class="typed" name={key} value={String(filter[key] ?? '')} onchange={askAgain}>
-				<option value="">{w(any)}</option>
-				{#each choicesOf(key, facets, areas) as choice (choice.value)}
+				<option value="">{any}</option>
+				{#each choicesOf(key, facets, { areas, say }) as choice (choice.value)}
 					<option value={choice.value}
-						>{key === 'skill' ? choice.name : w(choice.name)} ({choice.count})</option
+						>{key === 'skill' ? choice.name : choice.name} ({choice.count})</option
 					>
 				{/each}
 			</select>
 		</label>
 	{/each}
 	<fieldset>
-		<legend>{w('For')}</legend>
+		<legend>{say(texts.for)}</legend>
 		{#each NUMBERS as { key, name, usual, least, most } (key)}
 			<label class="caption">
-				{w(name)}
+				{name}
 				<input
 					class="typed"
 					name={key}
@@ -97,9 +98,9 @@
 			</label>
 		{/each}
 		<label class="caption">
-			{w('Ground free')}
+			{say(texts.groundFree)}
 			<select class="typed" name="zone" value={ask.zone ?? ''} onchange={askAgain}>
-				<option value="">{w('all of it')}</option>
+				<option value="">{say(texts.allOfIt)}</option>
 				{#each zones as { id, name } (id)}<option value={id}>{name}</option>{/each}
 			</select>
 		</label>
@@ -111,7 +112,7 @@
 				checked={filter.fits ?? false}
 				onchange={askAgain}
 			/>
-			{w('only what can run')} ({fitting})
+			{say(texts.onlyWhatCanRun, { fitting })}
 		</label>
 	</fieldset>
 </form>

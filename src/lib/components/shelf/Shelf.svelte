@@ -5,7 +5,8 @@
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { DrillLookup } from '$lib/state/drillLookup.svelte';
 	import { fitOf, matches, type Fit, SHELF_MINUTES } from './fits';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/shelf';
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
 	let {
@@ -37,7 +38,7 @@
 		ondrop: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let search = $state('');
 	// What a drill could have depends on who is there, not on the periods nor on other drills: kept until that changes.
 	let kept = { expected: [] as string[], adults: [] as string[], fits: new Map<Drill, Fit>() };
@@ -48,7 +49,7 @@
 			kept = { expected, adults, fits: new Map() };
 		const plan = { practice: { ...practice, periods: [] }, context };
 		const fitted = (drill: Drill) => {
-			const fit = kept.fits.get(drill) ?? fitOf(plan, drill, SHELF_MINUTES);
+			const fit = kept.fits.get(drill) ?? fitOf(plan, drill, SHELF_MINUTES, { say });
 			kept.fits.set(drill, fit);
 			return fit;
 		};
@@ -85,12 +86,20 @@
 	});
 </script>
 
-<section aria-label={w('Shelf')}>
+<section aria-label={say(texts.shelf)}>
 	<header>
-		<h2>{w(`Drills for ${editor.practice.expected.length} players, ${SHELF_MINUTES} min`)}</h2>
+		<h2>
+			{say(texts.drillsForPlayersMin, {
+				expectedCount: editor.practice.expected.length,
+				minutes: SHELF_MINUTES
+			})}
+		</h2>
 		{#if selected}
-			<button class="link" onclick={onopen} aria-label="Open {selected}" title="Open {selected}"
-				>{w('Period')}</button
+			<button
+				class="link"
+				onclick={onopen}
+				aria-label={say(texts.open, { selected })}
+				title={say(texts.open, { selected })}>{say(texts.period)}</button
 			>
 		{/if}
 	</header>
@@ -98,8 +107,8 @@
 		<Search
 			id="find-drill"
 			size="sm"
-			labelText={w('Find a drill')}
-			placeholder={w('Find a drill /')}
+			labelText={say(texts.findDrill)}
+			placeholder={say(texts.findDrill2)}
 			bind:value={search}
 			on:focus={(event) => (cameFrom = event.relatedTarget as HTMLElement | null)}
 			on:keydown={searchKey}
@@ -111,8 +120,8 @@
 				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
 			>
 		{/each}
-		<button class="link" onclick={onborrow} title={w('A period of another practice')}
-			>+ Borrow</button
+		<button class="link" onclick={onborrow} title={say(texts.periodOfAnotherPractice)}
+			>{say(texts.borrow)}</button
 		>
 	</div>
 	<ul>
@@ -120,25 +129,25 @@
 			<li>
 				<button
 					onclick={() => onadd(drill)}
-					title="{drill.summary} Click, or drag it onto the tape."
+					title={say(texts.clickOrDragItOntoThe, { summary: drill.summary })}
 					{@attach dragged(() => dragOf(drill))}
 				>
 					<strong>{drill.name}</strong>
-					{#if used.has(drill.id)}<span class="used">on the tape</span>{/if}
-					<span class="facts narrow" class:off={score < 0}>{w(words)}</span>
+					{#if used.has(drill.id)}<span class="used">{say(texts.onTheTape)}</span>{/if}
+					<span class="facts narrow" class:off={score < 0}>{words}</span>
 				</button>
 			</li>
 		{:else}
 			<li class="none">
-				{w('No drill has these words.')}
-				<button class="link" onclick={() => (search = '')}>Show all</button>
+				{say(texts.noDrillHasTheseWords)}
+				<button class="link" onclick={() => (search = '')}>{say(texts.showAll)}</button>
 			</li>
 		{/each}
 		{#if !isAllHere}
 			<li class="none">
 				{lookup.isAway
-					? w('The server does not answer: only these drills are searched.')
-					: w(`${fits.length} of ${onShelf} drills are listed. Search for the others.`)}
+					? say(texts.theServerDoesNotAnswerOnly)
+					: say(texts.ofDrillsAreListedSearchFor, { fitCount: fits.length, onShelf })}
 			</li>
 		{/if}
 	</ul>

@@ -1,5 +1,7 @@
 import { areaOf, skillName, skillsOf, stageOf, type SkillAreas } from '$core/model/skill';
 import type { Facet } from '$core/shelf';
+import texts from '$texts/shelf';
+import type { Message, Say } from '$words';
 
 /** A choice of a part of the filter, with how many drills it leaves. */
 export interface Choice {
@@ -8,7 +10,13 @@ export interface Choice {
 	count: number;
 }
 
-const CONTACT = ['none', 'a touch', 'light', 'hard', 'full'];
+const CONTACT: readonly Message[] = [
+	texts.contactNone,
+	texts.contactTouch,
+	texts.contactLight,
+	texts.contactHard,
+	texts.contactFull
+];
 
 /** Skills as a tree: each area, its stages set in below it, then skills that the team does not list. */
 function skillChoices(counts: Facet['counts'], areas: SkillAreas): Choice[] {
@@ -28,13 +36,13 @@ function skillChoices(counts: Facet['counts'], areas: SkillAreas): Choice[] {
 export function choicesOf(
 	key: Facet['key'],
 	facets: readonly Facet[],
-	areas: SkillAreas
+	{ areas, say }: { areas: SkillAreas; say: Say }
 ): Choice[] {
 	const counts = facets.find((facet) => facet.key === key)?.counts ?? [];
 	if (key === 'skill') return skillChoices(counts, areas);
-	return counts.map(({ value, count }) => {
-		const practices = value === '1' ? '1 practice' : `${value} practices`;
-		const name = key === 'contact' ? CONTACT[Number(value)] : key === 'unused' ? practices : value;
-		return { value, name, count };
-	});
+	const nameOf = (value: string) => {
+		if (key === 'contact') return say(CONTACT[Number(value)]);
+		return key === 'unused' ? say(texts.practices, { count: Number(value) }) : value;
+	};
+	return counts.map(({ value, count }) => ({ value, name: nameOf(value), count }));
 }

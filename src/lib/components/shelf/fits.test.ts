@@ -4,6 +4,9 @@ import { periodFromDrill, sizeLane } from '../../../core/building';
 import { evaluate } from '../../../core/playing';
 import { blockWords, percent, turnsWords } from '../tape/words';
 import { fitOf, matches } from './fits';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 const practice = { ...demoPractice(), periods: [] };
@@ -15,32 +18,34 @@ const drill = (id: string) => {
 
 describe('how a drill fits', () => {
 	test('is said with copies, turns and waiting', () => {
-		const { words, score } = fitOf({ practice, context }, drill('two-touch-squares'), 12);
+		const { words, score } = fitOf({ practice, context }, drill('two-touch-squares'), 12, { say });
 		expect(words).toMatch(/^5 copies of 5 or 4 · (\d+ to )?\d+ turns · waits \d+%$/);
 		expect(score).toBeGreaterThan(0);
 	});
 
 	test('keeps what a squad does together in as few copies as are free', () => {
-		expect(fitOf({ practice, context }, drill('tide-lines'), 12).words).toMatch(/^1 copy of 22/);
+		expect(fitOf({ practice, context }, drill('tide-lines'), 12, { say }).words).toMatch(
+			/^1 copy of 22/
+		);
 	});
 
 	test('says what stands in the way where nothing is free', () => {
 		const alone = { ...practice, adults: [] };
-		const fit = fitOf({ practice: alone, context }, drill('channel-duel'), 12);
+		const fit = fitOf({ practice: alone, context }, drill('channel-duel'), 12, { say });
 		expect(fit).toMatchObject({ score: -1 });
 		expect(fit.words).toMatch(/^does not fit, \d cop.*adults? short/);
 	});
 
 	test('says how many players are missing', () => {
 		const few = { ...practice, expected: practice.expected.slice(0, 3) };
-		expect(fitOf({ practice: few, context }, drill('eight-a-side'), 12)).toMatchObject({
+		expect(fitOf({ practice: few, context }, drill('eight-a-side'), 12, { say })).toMatchObject({
 			score: -2,
 			sizing: null
 		});
 	});
 
 	test('puts the calm end of a practice behind what has turns', () => {
-		const score = (id: string) => fitOf({ practice, context }, drill(id), 12).score;
+		const score = (id: string) => fitOf({ practice, context }, drill(id), 12, { say }).score;
 		expect(score('closing-circle')).toBeLessThan(score('press-in-pairs'));
 	});
 });
@@ -60,8 +65,8 @@ test('the shelf, the list of copies and the panel say the same turns and waiting
 		const added = { ...practice, periods: [period] };
 		const [{ run }] = evaluate(added, context).runs;
 		const figures = evaluate(added, context).figures.blocks.get(run.block.id);
-		const said = blockWords(figures).replace(/^.*? · /, '');
-		expect(fitOf(plan, drill(id), 12).words).toContain(said);
+		const said = blockWords(figures, say).replace(/^.*? · /, '');
+		expect(fitOf(plan, drill(id), 12, { say }).words).toContain(said);
 		const sized = sizeLane(
 			{ practice: added, context },
 			{ period, lane: run.lane, block: run.block }
@@ -70,7 +75,7 @@ test('the shelf, the list of copies and the panel say the same turns and waiting
 			({ copies, adultsAt }) => copies === run.block.copies.length && adultsAt === 0
 		);
 		expect(
-			`${turnsWords(option?.reps ?? { min: 0, max: 0 })} · waits ${percent(option?.share.wait ?? 0)}`
+			`${turnsWords(option?.reps ?? { min: 0, max: 0 }, say)} · waits ${percent(option?.share.wait ?? 0)}`
 		).toBe(said);
 	}
 });

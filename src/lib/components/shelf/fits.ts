@@ -5,6 +5,8 @@ import { turnsWords } from '../tape/words';
 import type { Period } from '$core/model/practice';
 import { chosenSize, sizeHere, type Sizing } from '$core/building';
 import type { Plan } from '$core/practice';
+import texts from '$texts/shelf';
+import type { Say } from '$words';
 
 /** How a drill would run here today: its sizes, and the words for the best of them. */
 export interface Fit {
@@ -35,7 +37,8 @@ export const EMPTY_PERIOD: Period = {
 };
 
 /** Sizes in words: `6 or 5`. */
-const sizesOf = (sizes: readonly number[]) => [...new Set(sizes)].join(' or ');
+const sizesOf = (sizes: readonly number[], say: Say) =>
+	[...new Set(sizes)].map(String).reduce((one, other) => say(texts.either, { one, other }));
 
 /**
  * How a drill fits the players and the ground of a practice in a period of `minutes`, which the words say
@@ -45,7 +48,7 @@ export function fitOf(
 	plan: Plan,
 	drill: Drill,
 	minutes: number,
-	{ saysMinutes = false }: { saysMinutes?: boolean } = {}
+	{ say, saysMinutes = false }: { say: Say; saysMinutes?: boolean }
 ): Fit {
 	const players = plan.practice.expected.length;
 	const sized = sizeHere(plan, { period: EMPTY_PERIOD, drill, players, minutes, beside: [] });
@@ -54,12 +57,17 @@ export function fitOf(
 	const chosen = chosenSize(drill, sized.value.output);
 	if (chosen === null) {
 		const { room } = sized.value;
-		return { drill, sizing: sized.value, words: whyNot(options, { drill, room }), score: -1 };
+		return { drill, sizing: sized.value, words: whyNot(options, { drill, room, say }), score: -1 };
 	}
 	const { copies, sizes, reps, share } = chosen;
-	const many = copies === 1 ? '1 copy' : `${copies} copies`;
-	const within = saysMinutes ? ` in ${minutes} min` : '';
-	const words = `${many} of ${sizesOf(sizes)} · ${turnsWords(reps)}${within} · waits ${percent(share.wait)}`;
+	const many = say(texts.copies, { copies });
+	const words = say(saysMinutes ? texts.fitsInMinutes : texts.fits, {
+		many,
+		sizes: sizesOf(sizes, say),
+		reps: turnsWords(reps, say),
+		minutes,
+		waits: percent(share.wait)
+	});
 	const isLast = drill.family === 'cool-down';
 	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
 }
@@ -67,15 +75,19 @@ export function fitOf(
 /** Why no size is free: what the one that lacks least lacks. */
 function whyNot(
 	options: readonly SizeOption[],
-	{ drill, room }: { drill: Drill; room: Sizing['room'] }
+	{ drill, room, say }: { drill: Drill; room: Sizing['room']; say: Say }
 ): string {
 	const lacking = ({ blockedBy }: SizeOption) =>
 		blockedBy.length + (blockedBy.includes('size') ? 10 : 0);
 	const [option] = options.toSorted((a, b) => lacking(a) - lacking(b));
-	if (!option) return 'does not fit: too few players';
-	const words = option.blockedBy.map((block) => blockWordsOf(block, option, drill, room));
-	const many = option.copies === 1 ? '1 copy' : `${option.copies} copies`;
-	return `does not fit, ${many} of ${sizesOf(option.sizes)}: ${words.join(', ')}`;
+	if (!option) return say(texts.doesNotFitTooFewPlayers);
+	const words = option.blockedBy.map((block) => blockWordsOf(block, option, { drill, room, say }));
+	const many = say(texts.copies, { copies: option.copies });
+	return say(texts.doesNotFitOf, {
+		many,
+		sizes: sizesOf(option.sizes, say),
+		short: words.join(', ')
+	});
 }
 
 const folded = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();

@@ -1,14 +1,19 @@
 import { assertNever } from '$core/base';
 import type { Obstacle } from '$core/shelf';
-import { howMany } from '$core/words';
+import type { Say } from '$words';
+import texts from '$texts/shelf';
 
 /** Why players make no groups for a drill, as a coach says it; empty where something else is short. */
-export function groupWords(obstacle: Obstacle): string {
+export function groupWords(obstacle: Obstacle, say: Say): string {
 	switch (obstacle.what) {
 		case 'players':
-			return `needs ${howMany(obstacle.needs, 'player')}, ${obstacle.has} are here`;
+			return say(texts.needsAreHere, { needs: obstacle.needs, has: obstacle.has });
 		case 'groups':
-			return `${obstacle.has} players make no groups of ${obstacle.min} to ${obstacle.max}`;
+			return say(texts.playersMakeNoGroupsOfTo, {
+				has: obstacle.has,
+				min: obstacle.min,
+				max: obstacle.max
+			});
 		case 'short':
 			return '';
 		default:

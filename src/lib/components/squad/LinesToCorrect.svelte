@@ -1,5 +1,9 @@
 <script lang="ts">
 	import WideTable from '../table/WideTable.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/squad';
+
+	const say = useWords();
 
 	interface Line {
 		line: number;
@@ -27,11 +31,13 @@
 	/** What is wrong with a line, in words; empty where nothing is. */
 	const faultsOf = (line: number) =>
 		(bad.find((each) => each.line === line)?.faults ?? [])
-			.map(({ column, message }) => (column ? `${column}: ${message}` : `Line ${line} ${message}`))
+			.map(({ column, message }) =>
+				column ? `${column}: ${message}` : say(texts.line3, { line, message })
+			)
 			.join('; ');
 </script>
 
-<WideTable headings={['Line', ...headings]}>
+<WideTable headings={[say(texts.line), ...headings]}>
 	{#each lines as { line, cells }, at (line)}
 		<tr>
 			<td>{line}</td>
@@ -41,7 +47,7 @@
 						{cell}
 					{:else}
 						<input
-							aria-label="{headings[place]}, line {line}"
+							aria-label={say(texts.line2, { place: headings[place], line })}
 							value={cell}
 							oninput={(event) => oncorrect(at, place, event.currentTarget.value)}
 						/>

@@ -2,7 +2,8 @@
 	import type { Attendance } from '$core/model/attendance';
 	import type { ExportPerson } from '$core/model/exportFiles';
 	import type { Team } from '$core/model/team';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/squad';
 	import { dayWords } from '../ui/dates';
 	import { skillName } from '$core/model/skill';
 
@@ -20,24 +21,26 @@
 		};
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const skill = (id: string) => skillName(id, team.skillAreas);
 	const unit = (id: string | null) =>
-		id === null ? 'no unit' : (team.units.find((each) => each.id === id)?.name ?? id);
+		id === null ? say(texts.noUnit) : (team.units.find((each) => each.id === id)?.name ?? id);
 	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) =>
 		state === 'late'
-			? `${minutes ?? '?'} min late${reason ? `, ${reason}` : ''}`
+			? say(texts.minLate, { minutes: minutes ?? '?', reason: !!reason, reason2: reason })
 			: `absent${reason ? `, ${reason}` : ''}`;
 </script>
 
 <div class="record">
 	<section>
-		<h2>{w('What they were given')}</h2>
+		<h2>{say(texts.whatTheyWereGiven)}</h2>
 		{#if kept.counted.length > 0}
 			<table>
 				<thead>
 					<tr
-						><th scope="col">Skill</th><th scope="col">min</th><th scope="col">{w('turns')}</th></tr
+						><th scope="col">{say(texts.skill)}</th><th scope="col">{say(texts.min)}</th><th
+							scope="col">{say(texts.turns)}</th
+						></tr
 					>
 				</thead>
 				<tbody>
@@ -51,21 +54,21 @@
 				</tbody>
 			</table>
 		{:else}
-			<p>{w('Nothing yet: no practice with them was held.')}</p>
+			<p>{say(texts.nothingYetNoPracticeWithThem)}</p>
 		{/if}
 	</section>
 	<section>
-		<h2>{w('Late or absent, of')} {kept.expected.length} {w('practices')}</h2>
+		<h2>{say(texts.lateOrAbsentOfPractices, { expectedCount: kept.expected.length })}</h2>
 		<ul>
 			{#each kept.attendance as row (row.date)}
 				<li><span>{dayWords(row.date)}</span> {said(row)}</li>
 			{:else}
-				<li>Never.</li>
+				<li>{say(texts.never)}</li>
 			{/each}
 		</ul>
 	</section>
 	<section>
-		<h2>{w('Units and ratings, from the day they hold')}</h2>
+		<h2>{say(texts.unitsAndRatingsFromTheDay)}</h2>
 		<ul>
 			{#each kept.person.units as each (each.since)}
 				<li><span>{dayWords(each.since)}</span> {unit(each.unit)}</li>

@@ -1,56 +1,58 @@
 import type { Team } from '$core/model/team';
 import { fieldColumn, type Column } from '../table/columns';
 import type { Entry } from './entries';
+import texts from '$texts/squad';
+import type { Say } from '$words';
 
 /** The columns of a squad's table: who, which unit and positions, and a rating for each skill area. */
-export function squadColumns(team: Team): Column<Entry>[] {
+export function squadColumns(team: Team, say: Say): Column<Entry>[] {
 	const positions = [...new Set(team.positions ?? [])].join(', ');
 	return [
 		fieldColumn('number', {
-			heading: 'No.',
+			heading: say(texts.no),
 			kind: 'number',
-			label: ({ name }) => `Number of ${name || 'a new player'}`
+			label: ({ name }) => say(texts.numberOf, { name: name || say(texts.aNewPlayer) })
 		}),
 		fieldColumn('name', {
-			heading: 'Name',
+			heading: say(texts.name),
 			kind: 'text',
-			label: () => 'Name',
+			label: () => say(texts.name),
 			isStrong: true
 		}),
 		fieldColumn('unit', {
-			heading: 'Unit',
+			heading: say(texts.unit),
 			kind: 'choice',
-			label: ({ name }) => `Unit of ${name}`,
+			label: ({ name }) => say(texts.unitOf, { name }),
 			options: team.units
 		}),
 		fieldColumn('positions', {
-			heading: 'Positions, best first',
+			heading: say(texts.positionsBestFirst),
 			kind: 'text',
-			label: ({ name }) => `Positions of ${name}`,
+			label: ({ name }) => say(texts.positionsOf, { name }),
 			hint: positions
 		}),
 		...team.skillAreas.map((skill): Column<Entry> => ({
 			id: `ratings.${skill.id}`,
 			heading: skill.name,
 			kind: 'number',
-			label: ({ name }) => `${skill.name} of ${name}`,
+			label: ({ name }) => say(texts.of, { name: skill.name, name2: name }),
 			value: ({ ratings }) => ratings[skill.id] ?? '',
 			set: (row, typed) => ({ ...row, ratings: { ...row.ratings, [skill.id]: typed } })
 		})),
 		fieldColumn('birthYear', {
-			heading: 'Born',
+			heading: say(texts.born),
 			kind: 'number',
-			label: ({ name }) => `Birth year of ${name}`
+			label: ({ name }) => say(texts.birthYearOf, { name })
 		}),
 		fieldColumn('leads', {
-			heading: 'Leads',
+			heading: say(texts.leads),
 			kind: 'tick',
-			label: ({ name }) => `${name} leads well`
+			label: ({ name }) => say(texts.leadsWell, { name })
 		}),
 		fieldColumn('usuallyLate', {
-			heading: 'Late',
+			heading: say(texts.late),
 			kind: 'tick',
-			label: ({ name }) => `${name} is usually late`
+			label: ({ name }) => say(texts.isUsuallyLate, { name })
 		})
 	];
 }

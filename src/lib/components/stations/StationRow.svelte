@@ -5,7 +5,8 @@
 	import { copiesInZone } from '$core/sizing';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { percent, turnsWords } from '../tape/words';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/stations';
 
 	/** One station: its drill, zone and adult, and what it gives a group in a slot. */
 	let {
@@ -27,7 +28,7 @@
 		onchange: (wish: Partial<StationWish>) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const gives = $derived(minutes > 0 ? stationGives(wish.drill, { players, minutes }) : null);
 	const shelf = $derived(
 		editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
@@ -44,48 +45,55 @@
 	<Select
 		id="station-drill-{index}"
 		size="sm"
-		labelText="{w('Station')} {index + 1}"
+		labelText={say(texts.station, { index: index + 1 })}
 		selected={wish.drill.id}
 		on:change={(event) => setDrill(value(event))}
 	>
 		{#each shelf as drill (drill.id)}
 			<SelectItem
 				value={drill.id}
-				text="{drill.name} ({drill.group.min}–{drill.group.max}){runsWith(drill)
-					? ''
-					: `, not with ${players}`}"
+				text={say(texts.nameMinMaxRunsWithNotWith, {
+					name: drill.name,
+					min: drill.group.min,
+					max: drill.group.max,
+					runsWith: !!runsWith(drill),
+					playerCount: players
+				})}
 			/>
 		{/each}
 	</Select>
 	<Select
 		id="station-zone-{index}"
 		size="sm"
-		labelText={w('Zone')}
+		labelText={say(texts.zone)}
 		selected={wish.zoneId}
 		on:change={(event) => onchange({ zoneId: value(event) })}
 	>
 		{#each editor.context.ground.zones as zone (zone.id)}
 			<SelectItem
 				value={zone.id}
-				text={copiesInZone(wish.drill, zone, players) > 0 ? zone.name : `${zone.name}, too small`}
+				text={copiesInZone(wish.drill, zone, players) > 0
+					? zone.name
+					: say(texts.tooSmall, { name: zone.name })}
 			/>
 		{/each}
 	</Select>
 	<Select
 		id="station-adult-{index}"
 		size="sm"
-		labelText={w('Adult')}
+		labelText={say(texts.adult)}
 		selected={wish.adults[0] ?? ''}
 		on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}
 	>
-		<SelectItem value="" text="nobody" />
+		<SelectItem value="" text={say(texts.nobody)} />
 		{#each editor.practice.adults as id (id)}
 			<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
 		{/each}
 	</Select>
 	<p class:off={!gives}>
-		{#if gives}{turnsWords(gives.reps)}<br />waits {percent(gives.share.wait)}{:else}does not run
-			with {players}{/if}
+		{#if gives}{turnsWords(gives.reps, say)}<br />{say(texts.waits, {
+				percent: percent(gives.share.wait)
+			})}{:else}{say(texts.doesNotRunWith, { playerCount: players })}{/if}
 	</p>
 	{#if lacks.length > 0}
 		<ul>

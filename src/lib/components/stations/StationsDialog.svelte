@@ -20,7 +20,8 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SizeList from '../inspector/SizeList.svelte';
 	import StationRow from './StationRow.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/stations';
 
 	/** Turns a period into a round of stations: how many, which drill where, with whom. */
 	let {
@@ -38,7 +39,7 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const age = $derived(editor.context.team.ages.from);
 	const bounds = $derived(slotBounds(age));
 	const beside = $derived(sideLanes(period));
@@ -123,7 +124,7 @@
 			const own = edit.lanes[index].blocks.map(({ id }) => id);
 			return parts
 				.filter(({ severity, at }) => severity !== 'hint' && own.includes(at.block ?? ''))
-				.map((part) => describeFinding(part, evaluation));
+				.map((part) => describeFinding(part, evaluation, say));
 		});
 	});
 
@@ -134,7 +135,7 @@
 		const found = suggest(next, { kept: wishes.slice(0, next) });
 		said =
 			found.length < next
-				? `No more than ${found.length} of ${next} stations can run with these groups, adults, zones and kit.`
+				? say(texts.noMoreThanOfStationsCan, { foundCount: found.length, next })
 				: '';
 		if (found.length >= 2) wishes = found;
 	}
@@ -149,13 +150,13 @@
 	open
 	size="lg"
 	modalHeading={period.slots
-		? `${w('Stations of')} ${period.name}`
-		: `${w('Split')} ${period.name} ${w('into stations')}`}
-	primaryButtonText={w(
-		period.slots ? `Use these ${count} stations` : `Split into ${count} stations`
-	)}
+		? say(texts.stationsOf, { name: period.name })
+		: say(texts.splitIntoStations, { name: period.name })}
+	primaryButtonText={period.slots
+		? say(texts.useTheseStations, { count })
+		: say(texts.splitIntoStations2, { count })}
 	primaryButtonDisabled={!canApply}
-	secondaryButtonText="Cancel"
+	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={apply}
@@ -163,7 +164,7 @@
 	<div class="plan">
 		<div>
 			{#if sizing && own[0]}
-				<h4>How many, for {own[0].name} with {people.length}?</h4>
+				<h4>{say(texts.howManyForWith, { name: own[0].name, peopleCount: people.length })}</h4>
 				<SizeList
 					drill={own[0]}
 					{sizing}
@@ -174,17 +175,16 @@
 		</div>
 		<div>
 			<p class="sum">
-				<strong>{players} {w('players')}</strong> in {count}
-				{w('even groups of')}
-				{[...new Set(sizes)].join(' or ')} ·
-				{count}
-				{w('slots of')} <strong>{clock}</strong> min
+				<strong>{say(texts.players, { playerCount: players })}</strong>
+				{say(texts.inEvenGroupsOfSlotsOf, { count, set: [...new Set(sizes)].join(' or ') })}
+				<strong>{clock}</strong>
+				{say(texts.min)}
 			</p>
 			<div class="move">
 				<NumberInput
 					id="move-seconds"
 					size="sm"
-					labelText="Seconds to change"
+					labelText={say(texts.secondsToChange)}
 					min={0}
 					max={600}
 					step={5}
@@ -194,14 +194,14 @@
 				<NumberInput
 					id="station-count"
 					size="sm"
-					labelText={w('Stations')}
+					labelText={say(texts.stations)}
 					min={2}
 					max={8}
 					value={count}
 					on:change={(event) => setCount(Math.min(8, Math.max(2, event.detail ?? 2)))}
 				/>
 			</div>
-			{#if said}<p class="fault" role="status">{w(said)}</p>{/if}
+			{#if said}<p class="fault" role="status">{said}</p>{/if}
 			<ol>
 				{#each wishes as wish, index (index)}
 					<StationRow
@@ -217,9 +217,7 @@
 			</ol>
 			{#if seconds < bounds.least * 60}
 				<p class="fault">
-					{w('A slot lasts')}
-					{clock} min; {bounds.least} to {bounds.most}
-					{w('suit this age. Take fewer stations, or give the period more minutes.')}
+					{say(texts.slotLastsMinToSuitThis, { clock, least: bounds.least, most: bounds.most })}
 				</p>
 			{/if}
 		</div>

@@ -4,12 +4,13 @@
 	import { mostIdleFirst, statePaths } from './layout';
 	import { STATES } from './states';
 	import StripTable from './StripTable.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/strip';
 
 	/** A row a player, time along it: who works, helps, waits. The idlest on top. */
 	let { evaluation, view }: { evaluation: Evaluation; view: BoardView } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const LABEL = 62;
 	let width = $state(690);
 	let height = $state(108);
@@ -39,7 +40,7 @@
 	}
 </script>
 
-<section class="strip" aria-label="Who does what">
+<section class="strip" aria-label={say(texts.whoDoesWhat)}>
 	<svg class="patterns" width="0" height="0" aria-hidden="true">
 		<defs>
 			<pattern
@@ -59,7 +60,7 @@
 		</defs>
 	</svg>
 	<header>
-		<h2>Who does what</h2>
+		<h2>{say(texts.whoDoesWhat)}</h2>
 		<ul class="legend narrow">
 			{#each STATES as { state, word, fill } (state)}
 				<li>
@@ -69,10 +70,10 @@
 					{word}
 				</li>
 			{/each}
-			<li class="mark">a mark a minute</li>
+			<li class="mark">{say(texts.aMarkAMinute)}</li>
 		</ul>
 		<button class="link" aria-pressed={asTable} onclick={() => (asTable = !asTable)}>
-			{asTable ? 'As a strip' : 'As a table'}
+			{asTable ? say(texts.asAStrip) : say(texts.asATable)}
 		</button>
 	</header>
 	{#if asTable}
@@ -83,7 +84,7 @@
 				{width}
 				height={rowHeight * rows.length}
 				role="img"
-				aria-label="Time of {rows.length} {w('players; the table says the same')}"
+				aria-label={say(texts.timeOfPlayersTheTableSays, { rowCount: rows.length })}
 				onpointermove={point}
 				onpointerdown={point}
 				onpointerleave={() => (over = -1)}
@@ -111,8 +112,8 @@
 						>{named(over).split(' ')[0]}</text
 					>
 				{:else if rows.length > 0}
-					<text x="0" y="10">idlest</text>
-					<text x="0" y={rowHeight * rows.length - 2}>busiest</text>
+					<text x="0" y="10">{say(texts.idlest)}</text>
+					<text x="0" y={rowHeight * rows.length - 2}>{say(texts.busiest)}</text>
 				{/if}
 			</svg>
 		</div>

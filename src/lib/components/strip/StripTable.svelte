@@ -1,29 +1,30 @@
 <script lang="ts">
 	import type { Evaluation, PlayerFigures } from '$core/playing';
 	import { percent } from '../tape/words';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/strip';
 
 	/** The strip as numbers, a row a player. */
 	let { evaluation, rows }: { evaluation: Evaluation; rows: readonly PlayerFigures[] } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const player = (id: string) => evaluation.context.playerById.get(id);
 	const minutes = (seconds: number) => (seconds / 60).toFixed(0);
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls is reached by keyboard) -->
-<div class="table" role="region" aria-label={w('Players in numbers')} tabindex="0">
+<div class="table" role="region" aria-label={say(texts.playersInNumbers)} tabindex="0">
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">{w('Player')}</th>
-				<th scope="col">No.</th>
-				<th scope="col">{w('Turns')}</th>
-				<th scope="col">Busy</th>
-				<th scope="col">Works, min</th>
-				<th scope="col">Helps, min</th>
-				<th scope="col">Waits, min</th>
-				<th scope="col">Listens, min</th>
+				<th scope="col">{say(texts.player)}</th>
+				<th scope="col">{say(texts.no)}</th>
+				<th scope="col">{say(texts.turns)}</th>
+				<th scope="col">{say(texts.busy)}</th>
+				<th scope="col">{say(texts.worksMin)}</th>
+				<th scope="col">{say(texts.helpsMin)}</th>
+				<th scope="col">{say(texts.waitsMin)}</th>
+				<th scope="col">{say(texts.listensMin)}</th>
 			</tr>
 		</thead>
 		<tbody>

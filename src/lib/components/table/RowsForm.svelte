@@ -6,7 +6,8 @@
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/table';
 	import type { Column, TypedRow } from './columns';
 	import TypedTable from './TypedTable.svelte';
 	import type { TypedRows } from './typedRows.svelte';
@@ -44,9 +45,10 @@
 		onremove?: (row: Row) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let form: HTMLFormElement | undefined = $state();
 	const draft = new FormDraft<readonly Row[]>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => stamp,
 		read: () => table.rows,
@@ -57,7 +59,7 @@
 	const fault = $derived(table.faultAt(answer?.misfit?.path));
 	const blamed = $derived(fault && table.named.find(({ key }) => key === fault.key));
 	const where = $derived(
-		fault ? `${(blamed && nameOf(blamed)) || 'A row'}, ${fault.field}:` : undefined
+		fault ? `${(blamed && nameOf(blamed)) || say(texts.aRow)}, ${fault.field}:` : undefined
 	);
 </script>
 
@@ -69,13 +71,13 @@
 	{form}
 />
 {#if table.rows.length === 0}
-	<p>{w(empty)}</p>
+	<p>{empty}</p>
 {:else}
 	<TypedTable
 		rows={table.rows}
 		{columns}
 		{fault}
-		nameOf={(row) => nameOf(row) || 'a new row'}
+		nameOf={(row) => nameOf(row) || say(texts.aNewRow)}
 		{linkOf}
 		onchange={table.change}
 		onadd={table.add}
@@ -84,7 +86,7 @@
 {/if}
 <DraftForm {draft} {action} bind:form class="save">
 	<input type="hidden" name="rows" value={table.json} />
-	<Button type="submit" disabled={!table.isChanged}>{w(save)}</Button>
+	<Button type="submit" disabled={!table.isChanged}>{save}</Button>
 </DraftForm>
 
 <style>

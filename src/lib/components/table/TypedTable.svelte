@@ -1,5 +1,6 @@
 <script lang="ts" generics="Row extends TypedRow">
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/table';
 	import type { Column, TypedRow } from './columns';
 
 	/** A table to type in: Enter goes to the next row, on the last one it adds another. */
@@ -25,7 +26,7 @@
 		onremove: (row: Row) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 
 	function down(event: KeyboardEvent, index: number, column: string) {
 		if (event.key !== 'Enter') return;
@@ -40,7 +41,7 @@
 
 {#snippet cell(column: Column<Row>, row: Row, index: number)}
 	{@const id = `${row.key}-${column.id}`}
-	{@const label = w(column.label(row))}
+	{@const label = column.label(row)}
 	{@const write = (typed: string) => onchange(index, column.set(row, typed))}
 	{#if column.kind === 'fact'}
 		{column.value(row)}
@@ -51,7 +52,7 @@
 			value={column.value(row)}
 			onchange={(event) => write(event.currentTarget.value)}
 		>
-			{#if !column.isNeeded}<option value="">none</option>{/if}
+			{#if !column.isNeeded}<option value="">{say(texts.none)}</option>{/if}
 			{#each column.options ?? [] as option (option.id)}
 				<option value={option.id}>{option.name}</option>
 			{/each}
@@ -87,10 +88,10 @@
 		<thead>
 			<tr>
 				{#each columns as { id, heading, hint, kind } (id)}
-					<th scope="col" class={kind} title={hint}>{w(heading)}</th>
+					<th scope="col" class={kind} title={hint}>{heading}</th>
 				{/each}
-				{#if linkOf}<th scope="col"><span class="unseen">More</span></th>{/if}
-				<th scope="col"><span class="unseen">Remove</span></th>
+				{#if linkOf}<th scope="col"><span class="unseen">{say(texts.more)}</span></th>{/if}
+				<th scope="col"><span class="unseen">{say(texts.remove)}</span></th>
 			</tr>
 		</thead>
 		<tbody>
@@ -102,7 +103,10 @@
 					{#if linkOf}
 						{@const link = linkOf(row)}
 						<td>
-							{#if link}<a href={link.href} aria-label="{link.text} of {nameOf(row)}">{link.text}</a
+							{#if link}<a
+									href={link.href}
+									aria-label={say(texts.of, { text: link.text, nameOf: nameOf(row) })}
+									>{link.text}</a
 								>{/if}
 						</td>
 					{/if}
@@ -110,8 +114,8 @@
 						<button
 							type="button"
 							class="link"
-							aria-label="Remove {nameOf(row)}"
-							onclick={() => onremove(row)}>Remove</button
+							aria-label={say(texts.remove2, { nameOf: nameOf(row) })}
+							onclick={() => onremove(row)}>{say(texts.remove)}</button
 						>
 					</td>
 				</tr>

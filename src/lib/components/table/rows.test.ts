@@ -5,6 +5,9 @@ import { kitColumns, kitRowOf, kitSent } from '../kit/rows';
 import { squadColumns } from '../squad/columns';
 import { entriesFrom, entryOf, rowOf } from '../squad/entries';
 import { TypedRows } from './typedRows.svelte';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 describe('rows that are typed in', () => {
 	test('say of every player and adult of the demo what was stored', () => {
@@ -20,7 +23,7 @@ describe('rows that are typed in', () => {
 				});
 			}
 			for (const adult of adults)
-				expect(adultRowOf(adultEntryOf(adult, team), team)).toEqual({
+				expect(adultRowOf(adultEntryOf(adult, team, say), team, say)).toEqual({
 					units: [],
 					skills: [],
 					days: [],
@@ -32,7 +35,7 @@ describe('rows that are typed in', () => {
 	test('take names for ids in any case, and leave what they do not know for the server to refuse', () => {
 		const { team } = demoContext();
 		const typed = { ...emptyAdult('x'), name: 'N', units: 'BACKS, wizards', days: 'tuesday, Thu' };
-		expect(adultRowOf({ ...typed, from: '8' }, team)).toMatchObject({
+		expect(adultRowOf({ ...typed, from: '8' }, team, say)).toMatchObject({
 			role: 'helper',
 			units: ['backs', 'wizards'],
 			days: [2, 4],
@@ -43,18 +46,18 @@ describe('rows that are typed in', () => {
 	test('are changed a cell at a time by their columns', () => {
 		const { team, players } = demoContext();
 		const [entry] = players.map(entryOf);
-		for (const column of squadColumns(team)) {
+		for (const column of squadColumns(team, say)) {
 			const typed = column.kind === 'tick' ? 'yes' : '3';
 			expect(column.value(column.set(entry, typed))).toBe(typed);
 			expect(column.set(entry, column.value(entry))).toEqual(entry);
 			expect(column.label(entry)).not.toBe('');
 		}
 		const { adults } = demoContext();
-		const adult = adultEntryOf(adults[1], team);
-		for (const column of adultColumns(team))
+		const adult = adultEntryOf(adults[1], team, say);
+		for (const column of adultColumns(team, say))
 			expect(column.set(adult, column.value(adult))).toEqual(adult);
 		const kit = kitRowOf({ item: 'ball', count: 12, broken: 1, kept: 'shed' });
-		for (const column of kitColumns({ ball: ['a', 'b'] }))
+		for (const column of kitColumns({ ball: ['a', 'b'] }, say))
 			expect(column.set(kit, column.value(kit))).toEqual(kit);
 		expect(kitSent(kit)).toEqual({ item: 'ball', count: 12, broken: 1, kept: 'shed' });
 		expect(kitSent({ ...kit, count: '', broken: ' ', kept: '' })).toEqual({

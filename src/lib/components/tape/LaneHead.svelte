@@ -3,7 +3,8 @@
 	import type { Pivot } from '$lib/state/boardView.svelte';
 	import Bib from '../bib/Bib.svelte';
 	import { PIVOTS, type TapeLane } from './pivots';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/tape';
 
 	/** What the lanes stand for, and the choice of that. Zones show their place on the ground. */
 	let {
@@ -22,7 +23,7 @@
 		onpivot: (pivot: Pivot) => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const ground = $derived(context.ground);
 </script>
 
@@ -30,13 +31,13 @@
 	<select
 		class="pivot"
 		style:width="{ruler}px"
-		aria-label="Lanes"
-		title={w('Lanes: 1 zones, 2 groups, 3 adults, 4 players')}
+		aria-label={say(texts.lanes)}
+		title={say(texts.lanes1Zones2Groups3)}
 		value={pivot}
 		onchange={(event) => onpivot(event.currentTarget.value as Pivot)}
 	>
 		{#each PIVOTS as each (each.pivot)}
-			<option value={each.pivot}>{w(each.name)}</option>
+			<option value={each.pivot}>{say(each.name)}</option>
 		{/each}
 	</select>
 	{#each lanes as { id, name, detail, zone, bib } (id)}

@@ -14,6 +14,10 @@
 	import { columnsOf, type TapeBlock } from './layout';
 	import { lanesOf, layPivot } from './pivots';
 	import { proposeDrill, proposeMove, proposeResize, type Proposal } from './proposals';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/tape';
+
+	const say = useWords();
 
 	/** Time down a tape measure, zones across: the whole practice to scale. */
 	let {
@@ -27,7 +31,7 @@
 	let height = $state(520);
 
 	const columns = $derived(columnsOf(editor.context));
-	const lanes = $derived(lanesOf(editor.evaluation, view.pivot));
+	const lanes = $derived(lanesOf(editor.evaluation, view.pivot, say));
 	const seconds = $derived(Math.max(editor.evaluation.seconds, editor.practice.minutes * 60));
 	const scale = $derived(Math.max(4.2 / 60, (height - 12) / seconds));
 	const laneWidth = $derived(Math.max(62, (width - RULER) / Math.max(1, lanes.length)));
@@ -69,7 +73,7 @@
 	/** What dropping a drill of the shelf where it is held would do; null where that is not on the tape. */
 	export function proposalFor({ drill, id, clientX, clientY }: Held): Proposal | null {
 		const at = under(clientX, clientY);
-		const proposal = at && proposeDrill(editor.evaluation, { drill, id, columns, ...at });
+		const proposal = at && proposeDrill(editor.evaluation, { drill, id, columns, ...at }, say);
 		return proposal && overAll(proposal);
 	}
 
@@ -81,10 +85,14 @@
 	function propose(periodId: string, block: TapeBlock | null, by: DragBy): Proposal | null {
 		const { evaluation } = editor;
 		if (by.isResize)
-			return proposeResize(evaluation, { periodId, seconds: by.y / scale, isCoarse: by.isCoarse });
+			return proposeResize(
+				evaluation,
+				{ periodId, seconds: by.y / scale, isCoarse: by.isCoarse },
+				say
+			);
 		const at = under(by.clientX, by.clientY);
 		const [blockId, copyId] = block ? [block.blockId, block.runs[0].copy.id] : ['', ''];
-		return at && proposeMove(evaluation, { periodId, blockId, copyId, columns, ...at });
+		return at && proposeMove(evaluation, { periodId, blockId, copyId, columns, ...at }, say);
 	}
 	const dragOf = (periodId: string, block: TapeBlock | null): DragHandlers => ({
 		onmove: (by) => (moving = propose(periodId, block, by)),
@@ -97,7 +105,7 @@
 	});
 </script>
 
-<section aria-label="Tape" class="tape">
+<section aria-label={say(texts.tape)} class="tape">
 	<div class="scroll">
 		<LaneHead
 			{lanes}
@@ -161,7 +169,7 @@
 				{/each}
 				{#if editor.evaluation.seconds !== endSecond}
 					<div class="end" style:top="{endSecond * scale}px">
-						<span>{clockAt(editor.practice.start, endSecond)} end</span>
+						<span>{say(texts.end, { clockAt: clockAt(editor.practice.start, endSecond) })}</span>
 					</div>
 				{/if}
 				{#if proposal}

@@ -6,7 +6,8 @@
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { TapeBlock } from './layout';
 	import { blockWords, percent, turnsWords } from './words';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/tape';
 
 	/** A block on its lane. The left edge is a gauge: busy filled, waiting hatched, talk and walks bare. */
 	let {
@@ -35,10 +36,10 @@
 		drag: DragHandlers;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const [run] = $derived(block.runs);
 	const name = $derived(run.drill?.name ?? run.period.name);
-	const turns = $derived(figures?.turns ? turnsWords(figures.turns) : '');
+	const turns = $derived(figures?.turns ? turnsWords(figures.turns, say) : '');
 	const adults = $derived(
 		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
 	);
@@ -48,16 +49,18 @@
 	const isTight = $derived(box.height < 34);
 	const isCramped = $derived(box.width < 90 && block.where !== undefined);
 	/** Turns in as few letters as there are: `34–40 turns`. */
-	const shortTurns = $derived(turns.replace(' to ', '–'));
+	const shortTurns = $derived(turns.replace(say(texts.to), '–'));
 	const hasBibs = $derived(block.runs.some(({ groups }) => groups.length > 0));
 	const facts = $derived(
 		isCramped
 			? [block.where]
 			: [
 					block.where ?? '',
-					isNarrow ? '' : w(`${run.players.length} players`),
+					isNarrow ? '' : say(texts.players, { playerCount: run.players.length }),
 					isNarrow ? shortTurns : turns,
-					!isNarrow && figures?.turns ? `waits ${percent(figures.waitShare)}` : '',
+					!isNarrow && figures?.turns
+						? say(texts.waits, { percent: percent(figures.waitShare) })
+						: '',
 					isNarrow ? '' : adults
 				].filter(Boolean)
 	);
@@ -82,8 +85,18 @@
 	style:width="{box.width - 2}px"
 	style:height="{box.height}px"
 	aria-pressed={isSelected}
-	aria-label="{name}: {w(blockWords(figures))}{fault ? `, ${fault}` : ''}"
-	title="{name}: {w(blockWords(figures))}{adults ? ` · ${adults}` : ''}"
+	aria-label={say(texts.nameValueFaultFault2, {
+		name,
+		value: blockWords(figures, say),
+		fault: !!fault,
+		fault2: fault
+	})}
+	title={say(texts.nameValueAdultCountAdultCount2, {
+		name,
+		value: blockWords(figures, say),
+		adultCount: !!adults,
+		adultCount2: adults
+	})}
 	onclick={onselect}
 	{@attach dragged(() => drag)}
 >
@@ -102,7 +115,13 @@
 			class:beside={!block.isStation && isNarrow && hasBibs}
 			style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
 		>
-			<strong>{name}{block.isStation && block.where ? ` · ${block.where}` : ''}</strong>
+			<strong
+				>{say(texts.nameValueWhere, {
+					name,
+					value: !!(block.isStation && block.where),
+					where: block.where
+				})}</strong
+			>
 			{#if !block.isStation && !isTight && !isTiny}
 				<span>{facts.join(' · ')}</span>
 			{/if}

@@ -1,6 +1,10 @@
 <script lang="ts">
 	import type { PeriodWindow } from '$core/playing';
 	import { dragged, type DragHandlers } from '../drag/dragged';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/tape';
+
+	const say = useWords();
 
 	/** A period's stretch over all lanes: its name where no block fills it, and a bracket to select it by. */
 	let {
@@ -40,12 +44,12 @@
 	class:thin={height < THIN}
 	style:font-size="{Math.min(13, Math.max(11, height - 2.5))}px"
 	aria-pressed={isSelected}
-	aria-label="{period.name}, {period.minutes} minutes"
-	title="{period.name}, {period.minutes} min"
+	aria-label={say(texts.minutes, { name: period.name, minutes: period.minutes })}
+	title={say(texts.min, { name: period.name, minutes: period.minutes })}
 	onclick={onselect}
 	{@attach dragged(() => drag)}
 >
-	{#if isBare}<span>{period.name} · {period.minutes} min</span>{/if}
+	{#if isBare}<span>{say(texts.min2, { name: period.name, minutes: period.minutes })}</span>{/if}
 	<span class="grip" aria-hidden="true"></span>
 </button>
 

@@ -5,6 +5,9 @@ import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { clockAt } from '$core/conditions';
 import { columnsOf, layBlocks, spanOf } from './layout';
 import { blockWords, percent, sizesWords, turnsWords } from './words';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 const columns = columnsOf(context);
@@ -82,12 +85,12 @@ test('clock time runs on over midnight', () => {
 
 test('numbers carry their words', () => {
 	expect(percent(0.505)).toBe('51%');
-	expect([turnsWords({ min: 1, max: 1 }), turnsWords({ min: 0, max: 24 })]).toEqual([
+	expect([turnsWords({ min: 1, max: 1 }, say), turnsWords({ min: 0, max: 24 }, say)]).toEqual([
 		'1 turn',
 		'0 to 24 turns'
 	]);
-	expect([sizesWords([6, 5]), sizesWords([8, 7, 5])]).toEqual(['6 or 5', '5 to 8']);
+	expect([sizesWords([6, 5], say), sizesWords([8, 7, 5], say)]).toEqual(['6 or 5', '5 to 8']);
 	const figures = evaluation.figures.blocks.get('press');
-	expect(blockWords(figures)).toMatch(/^5 · (\d+ to )?\d+ turns · waits \d+%$/);
-	expect(blockWords(undefined)).toBe('');
+	expect(blockWords(figures, say)).toMatch(/^5 · (\d+ to )?\d+ turns · waits \d+%$/);
+	expect(blockWords(undefined, say)).toBe('');
 });

@@ -2,10 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '$core/playing';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { lanesOf, layPivot } from './pivots';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const evaluation = evaluate(demoPractice(), demoContext());
 const lay = (pivot: Parameters<typeof lanesOf>[1]) => {
-	const lanes = lanesOf(evaluation, pivot);
+	const lanes = lanesOf(evaluation, pivot, say);
 	return { lanes, blocks: layPivot(evaluation, pivot, lanes) };
 };
 const seconds = (blocks: ReturnType<typeof layPivot>) =>
@@ -51,6 +54,6 @@ describe('the pivots of the tape', () => {
 
 	test('of an empty practice has lanes and no blocks', () => {
 		const empty = evaluate({ ...demoPractice(), periods: [] }, demoContext());
-		expect(layPivot(empty, 'group', lanesOf(empty, 'group'))).toEqual([]);
+		expect(layPivot(empty, 'group', lanesOf(empty, 'group', say))).toEqual([]);
 	});
 });

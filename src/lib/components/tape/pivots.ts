@@ -3,13 +3,15 @@ import type { Evaluation, PlannedRun } from '$core/playing';
 import type { Pivot } from '$lib/state/boardView.svelte';
 import { bibLook } from '../bib/bibs';
 import { columnsOf, layBlocks, shareColumns, type TapeBlock } from './layout';
+import texts from '$texts/tape';
+import type { Message, Say } from '$words';
 
 /** All of them in the order of their keys. */
-export const PIVOTS: readonly { pivot: Pivot; name: string }[] = [
-	{ pivot: 'zone', name: 'Zones' },
-	{ pivot: 'group', name: 'Groups' },
-	{ pivot: 'adult', name: 'Adults' },
-	{ pivot: 'player', name: 'Players' }
+export const PIVOTS: readonly { pivot: Pivot; name: Message }[] = [
+	{ pivot: 'zone', name: texts.zones },
+	{ pivot: 'group', name: texts.groups },
+	{ pivot: 'adult', name: texts.adults },
+	{ pivot: 'player', name: texts.players2 }
 ];
 
 /** A lane of the tape: what it stands for, with its zone or its bib where it has one. */
@@ -30,29 +32,33 @@ const metres = (value: number) => Math.round(value);
 const isBeside = ({ groups, period }: PlannedRun) =>
 	groups.length === 0 && (period.groups ?? []).length > 0;
 
-function groupLanes({ practice, runs }: Evaluation): TapeLane[] {
+function groupLanes({ practice, runs }: Evaluation, say: Say): TapeLane[] {
 	const beside = runs.some(({ run }) => isBeside(run));
 	const bibs = practice.periods.flatMap(({ groups }) => (groups ?? []).map(({ bib }) => bib));
 	const lanes = [...new Set(bibs)]
 		.sort((a, b) => a - b)
 		.map((bib): TapeLane => {
 			const { letter, name } = bibLook(bib);
-			return { id: String(bib), name: letter, detail: name, bib };
+			return { id: String(bib), name: letter, detail: say(name), bib };
 		});
-	return beside ? [...lanes, { id: NONE, name: 'No bib', detail: 'beside the groups' }] : lanes;
+	return beside
+		? [...lanes, { id: NONE, name: say(texts.noBib), detail: say(texts.besideTheGroups) }]
+		: lanes;
 }
 
-function adultLanes({ practice, context, runs }: Evaluation): TapeLane[] {
+function adultLanes({ practice, context, runs }: Evaluation, say: Say): TapeLane[] {
 	const lanes = practice.adults.map((id): TapeLane => {
 		const adult = context.adultById.get(id);
 		return { id, name: adult?.name ?? id, detail: adult?.role ?? '' };
 	});
 	const isAlone = runs.some(({ run }) => run.drill && run.adults.length === 0);
-	return isAlone ? [...lanes, { id: NONE, name: 'Nobody', detail: 'no adult there' }] : lanes;
+	return isAlone
+		? [...lanes, { id: NONE, name: say(texts.nobody), detail: say(texts.noAdultThere) }]
+		: lanes;
 }
 
 /** The lanes of the tape from left to right. */
-export function lanesOf(evaluation: Evaluation, pivot: Pivot): TapeLane[] {
+export function lanesOf(evaluation: Evaluation, pivot: Pivot, say: Say): TapeLane[] {
 	const { context, practice } = evaluation;
 	switch (pivot) {
 		case 'zone':
@@ -63,9 +69,9 @@ export function lanesOf(evaluation: Evaluation, pivot: Pivot): TapeLane[] {
 				zone
 			}));
 		case 'group':
-			return groupLanes(evaluation);
+			return groupLanes(evaluation, say);
 		case 'adult':
-			return adultLanes(evaluation);
+			return adultLanes(evaluation, say);
 		case 'player':
 			return practice.expected.map((id) => {
 				const [given, ...family] = (context.playerById.get(id)?.name ?? id).split(' ');

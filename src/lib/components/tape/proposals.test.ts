@@ -4,6 +4,9 @@ import { applyEdit } from '$core/practice';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { columnsOf } from './layout';
 import { placeAt, proposeDrill, proposeMove, proposeResize } from './proposals';
+import { speaker } from '$words';
+
+const say = speaker(undefined);
 
 const context = demoContext();
 const evaluation = evaluate(demoPractice(), context);
@@ -13,39 +16,39 @@ const duel = { periodId: 'stations', blockId: 'duel', copyId: 'duel-c', columns 
 describe('dragging on the tape', () => {
 	test('pulls a period by whole minutes, by fives with Shift, never under one', () => {
 		const pull = (seconds: number, isCoarse = false) =>
-			proposeResize(evaluation, { periodId: 'stations', seconds, isCoarse })?.words ?? null;
+			proposeResize(evaluation, { periodId: 'stations', seconds, isCoarse }, say)?.words ?? null;
 		expect(pull(100)).toBe('Four stations: 32 min (+2)');
 		expect(pull(-29)).toBeNull();
 		expect(pull(200, true)).toBe('Four stations: 35 min (+5)');
 		expect(pull(-9999)).toBe('Four stations: 1 min (−29)');
 		expect(
-			proposeResize(evaluation, { periodId: 'gone', seconds: 60, isCoarse: false })
+			proposeResize(evaluation, { periodId: 'gone', seconds: 60, isCoarse: false }, say)
 		).toBeNull();
 	});
 
 	test('moves a block to the lane it is held over while it is held in its own time', () => {
-		const proposal = proposeMove(evaluation, { ...duel, column: 6, second: 2000 });
+		const proposal = proposeMove(evaluation, { ...duel, column: 6, second: 2000 }, say);
 		expect(proposal).toMatchObject({
 			words: 'Move Channel duel to zone F',
 			ghost: { column: 6, columns: 1, fromSecond: 1320, toSecond: 3120 },
 			edit: { type: 'place-lane', lane: 'st-duel', copies: { 'duel-c': 'f' } }
 		});
-		expect(proposeMove(evaluation, { ...duel, column: 1, second: 2000 })).toBeNull();
-		expect(proposeMove(evaluation, { ...duel, column: 99, second: 2000 })).toBeNull();
+		expect(proposeMove(evaluation, { ...duel, column: 1, second: 2000 }, say)).toBeNull();
+		expect(proposeMove(evaluation, { ...duel, column: 99, second: 2000 }, say)).toBeNull();
 	});
 
 	test('leaves a block alone that spans lanes', () => {
 		const wide = { periodId: 'game', blockId: 'eight', copyId: 'eight-c', columns };
-		expect(proposeMove(evaluation, { ...wide, column: 2, second: 4500 })).toBeNull();
+		expect(proposeMove(evaluation, { ...wide, column: 2, second: 4500 }, say)).toBeNull();
 	});
 
 	test('moves the period where it is held outside its time, and shows where it would lie', () => {
-		const earlier = proposeMove(evaluation, { ...duel, column: 1, second: 700 });
+		const earlier = proposeMove(evaluation, { ...duel, column: 1, second: 700 }, say);
 		expect(earlier).toMatchObject({
 			words: 'Move Four stations after Warm-up',
 			ghost: { fromSecond: 600 }
 		});
-		const later = proposeMove(evaluation, { ...duel, column: 1, second: 4000 });
+		const later = proposeMove(evaluation, { ...duel, column: 1, second: 4000 }, say);
 		expect(later?.edit).toEqual({ type: 'move-period', period: 'stations', after: 'units' });
 		for (const proposal of [earlier, later]) {
 			const applied = proposal && applyEdit(evaluation.practice, proposal.edit);
@@ -57,18 +60,22 @@ describe('dragging on the tape', () => {
 				toSecond: proposal?.ghost.toSecond
 			});
 		}
-		expect(proposeMove(evaluation, { ...duel, column: 1, second: 3150 })).toBeNull();
+		expect(proposeMove(evaluation, { ...duel, column: 1, second: 3150 }, say)).toBeNull();
 	});
 
 	test('puts a drill between the periods whose middles it is held between, from that lane on', () => {
 		const [drill] = context.shelf.filter(({ id }) => id === 'two-touch-squares');
-		const proposal = proposeDrill(evaluation, {
-			drill,
-			id: 'new',
-			column: 3,
-			second: 1000,
-			columns
-		});
+		const proposal = proposeDrill(
+			evaluation,
+			{
+				drill,
+				id: 'new',
+				column: 3,
+				second: 1000,
+				columns
+			},
+			say
+		);
 		expect(proposal).toMatchObject({
 			edit: { type: 'add-period', after: 'squares' },
 			ghost: { fromSecond: 1200, toSecond: 1800 }

@@ -5,6 +5,8 @@ import type { Evaluation } from '$core/playing';
 import { type Edit, findBlock } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import { spanOf, type Column } from './layout';
+import texts from '$texts/tape';
+import type { Say } from '$words';
 
 /** What letting go now would do: the edit, its words, and where it would lie on the tape. */
 export interface Proposal {
@@ -21,7 +23,8 @@ const snap = (seconds: number, step: number) => Math.round(seconds / 60 / step) 
 /** A period pulled longer or shorter by `seconds`; null where that changes nothing. */
 export function proposeResize(
 	evaluation: Evaluation,
-	{ periodId, seconds, isCoarse }: { periodId: string; seconds: number; isCoarse: boolean }
+	{ periodId, seconds, isCoarse }: { periodId: string; seconds: number; isCoarse: boolean },
+	say: Say
 ): Proposal | null {
 	const window = evaluation.windows.find(({ period }) => period.id === periodId);
 	if (!window) return null;
@@ -33,7 +36,11 @@ export function proposeResize(
 	const change = minutes - before;
 	return {
 		edit: setMinutes(evaluation.practice, periodId, minutes),
-		words: `${window.period.name}: ${minutes} min (${change > 0 ? '+' : '−'}${Math.abs(change)})`,
+		words: say(change > 0 ? texts.longer : texts.shorter, {
+			name: window.period.name,
+			minutes,
+			by: Math.abs(change)
+		}),
 		ghost: {
 			column: 0,
 			columns: Infinity,
@@ -52,7 +59,11 @@ export function placeAt({ windows }: Evaluation, second: number, without?: strin
 	return before.at(-1)?.period.id ?? null;
 }
 
-function proposeOrder(evaluation: Evaluation, periodId: string, second: number): Proposal | null {
+function proposeOrder(
+	evaluation: Evaluation,
+	{ periodId, second }: { periodId: string; second: number },
+	say: Say
+): Proposal | null {
 	const { windows } = evaluation;
 	const index = windows.findIndex(({ period }) => period.id === periodId);
 	const after = placeAt(evaluation, second, periodId);
@@ -64,7 +75,7 @@ function proposeOrder(evaluation: Evaluation, periodId: string, second: number):
 	const start = (target?.toSecond ?? 0) - (isLater ? toSecond - fromSecond : 0);
 	return {
 		edit,
-		words: describeEdit(edit, evaluation),
+		words: describeEdit(edit, evaluation, say),
 		ghost: {
 			column: 0,
 			columns: Infinity,
@@ -87,7 +98,8 @@ export function proposeZone(
 		copyId: string;
 		column: number;
 		columns: readonly Column[];
-	}
+	},
+	say: Say
 ): Proposal | null {
 	const found = findBlock(evaluation.practice, blockId);
 	const target = columns[column];
@@ -109,7 +121,7 @@ export function proposeZone(
 	const window = evaluation.windows.find(({ period }) => period === found.period);
 	return {
 		edit,
-		words: describeEdit(edit, evaluation),
+		words: describeEdit(edit, evaluation, say),
 		ghost: {
 			column,
 			columns: 1,
@@ -141,13 +153,14 @@ export function proposeMove(
 		/** The second under the pointer. */
 		second: number;
 		columns: readonly Column[];
-	}
+	},
+	say: Say
 ): Proposal | null {
 	const window = evaluation.windows.find(({ period }) => period.id === periodId);
 	if (!window) return null;
 	const isWithin = second >= window.fromSecond && second <= window.toSecond;
-	if (!isWithin) return proposeOrder(evaluation, periodId, second);
-	return proposeZone(evaluation, { blockId, copyId, column, columns });
+	if (!isWithin) return proposeOrder(evaluation, { periodId, second }, say);
+	return proposeZone(evaluation, { blockId, copyId, column, columns }, say);
 }
 
 /** A drill of the shelf held over the tape: a new period there, its copies from that lane on. */
@@ -165,7 +178,8 @@ export function proposeDrill(
 		column: number;
 		second: number;
 		columns: readonly Column[];
-	}
+	},
+	say: Say
 ): Proposal | null {
 	const zoneId = columns[column]?.zone.id;
 	const period = periodFromDrill(evaluation, { drill, id, minutes: SHELF_MINUTES, zoneId });
@@ -180,7 +194,11 @@ export function proposeDrill(
 	const last = Math.max(...spans.map((span) => span.column + span.columns));
 	return {
 		edit: { type: 'add-period', period, after },
-		words: `${drill.name}: 10 min, ${period.lanes[0].blocks[0].copies.length === 1 ? '1 copy' : `${period.lanes[0].blocks[0].copies.length} copies`}`,
+		words: say(texts.drillAsPeriod, {
+			name: drill.name,
+			minutes: period.minutes,
+			copies: period.lanes[0].blocks[0].copies.length
+		}),
 		ghost: { column: first, columns: last - first, fromSecond: start, toSecond: start + 600 }
 	};
 }

@@ -4,6 +4,10 @@
 	import { scaleSqrt } from 'd3-scale';
 	import { arrowStep } from '../drag/arrows';
 	import type { Together } from '$core/season';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/together';
+
+	const say = useWords();
 
 	/** Who was with whom: a square a pair, filled by their minutes; rows and columns in the same order. */
 	let {
@@ -41,12 +45,18 @@
 		return { self: `${self}`, cell: `${cell}`, never: `${never}`, met: `${met}` };
 	});
 	const words = $derived.by(() => {
-		if (!marked) return 'Point at a square, or go through them with the arrow keys.';
+		if (!marked) return say(texts.pointAtASquareOrGo);
 		const [row, column] = marked;
 		const [a, b] = [nameOf(ids[row]).name, nameOf(ids[column]).name];
 		if (row === column) return a;
 		const count = times[row][column];
-		return `${a} and ${b}: ${count === 0 ? 'never yet' : `${count} ${count === 1 ? 'time' : 'times'}, ${minutes[row][column]} min`}`;
+		return say(texts.and, {
+			a,
+			b,
+			count: count === 0,
+			count2: count,
+			column: minutes[row][column]
+		});
 	});
 
 	function step(event: KeyboardEvent) {
@@ -75,7 +85,7 @@
 		viewBox="0 0 {NAMES + size} {HEAD + size}"
 		width={NAMES + size}
 		role="img"
-		aria-label="Who has worked with whom; the arrow keys go through the pairs, the table below has all"
+		aria-label={say(texts.whoHasWorkedWithWhomThe)}
 		tabindex="0"
 		onpointermove={point}
 		onpointerleave={() => (marked = null)}

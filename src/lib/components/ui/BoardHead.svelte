@@ -6,12 +6,13 @@
 	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
 	import { dayWords } from './dates';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
 
 	/** What this practice is, and what a player gets from it in four numbers. */
 	let { editor, view, week }: { editor: PracticeEditor; view: BoardView; week: number } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { practice } = $derived(editor);
 	const figures = $derived(editor.evaluation.figures);
 	const stops = $derived(editor.findings.filter(({ severity }) => severity === 'stop').length);
@@ -21,44 +22,51 @@
 	const round = (value: number) => Math.round(value);
 </script>
 
-<section class="head" aria-label={w('Practice')}>
+<section class="head" aria-label={say(texts.practice)}>
 	<div class="what">
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>
 			<button
 				class="link"
-				title={w('Change when and where')}
+				title={say(texts.changeWhenAndWhere)}
 				onclick={() => (view.dialog = 'practice')}
-				>{practice.start} to {end}, {practice.place}</button
-			>{week > 0 ? `, week ${week}` : ''}
+				>{say(texts.to, { start: practice.start, end, place: practice.place })}</button
+			>{week > 0 ? say(texts.week, { week }) : ''}
 		</p>
 	</div>
 	<dl>
 		<div>
-			<dd><strong>{practice.expected.length}</strong> of {editor.context.players.length}</dd>
+			<dd>
+				<strong>{practice.expected.length}</strong>
+				{say(texts.of, { playerCount: editor.context.players.length })}
+			</dd>
 			<dt>
-				<button class="link" onclick={() => (view.dialog = 'people')}>{w('players here')}</button>
+				<button class="link" onclick={() => (view.dialog = 'people')}
+					>{say(texts.playersHere)}</button
+				>
 			</dt>
 		</div>
 		<div>
 			<dd><strong>{practice.adults.length}</strong></dd>
-			<dt><button class="link" onclick={() => (view.dialog = 'people')}>{w('adults')}</button></dt>
+			<dt>
+				<button class="link" onclick={() => (view.dialog = 'people')}>{say(texts.adults)}</button>
+			</dt>
 		</div>
 		<div>
 			<dd><strong>{percent(figures.busyShare)}</strong></dd>
-			<dt>of the time busy</dt>
+			<dt>{say(texts.ofTheTimeBusy)}</dt>
 		</div>
 		<div>
 			<dd><strong>{round(figures.turns.mean)}</strong></dd>
-			<dt>{w('turns each')} ({figures.turns.min} to {figures.turns.max})</dt>
+			<dt>{say(texts.turnsEachTo, { min: figures.turns.min, max: figures.turns.max })}</dt>
 		</div>
 		<div>
-			<dd><strong>{planned}</strong> of {practice.minutes}</dd>
-			<dt>minutes planned</dt>
+			<dd><strong>{planned}</strong> {say(texts.of2, { minutes: practice.minutes })}</dd>
+			<dt>{say(texts.minutesPlanned)}</dt>
 		</div>
 		<div>
-			<dd><strong class:stops={stops > 0}>{stops}</strong> must · {others} could</dd>
-			<dt><a class="link" href="#to-fix">to fix</a></dt>
+			<dd><strong class:stops={stops > 0}>{stops}</strong> {say(texts.mustCould, { others })}</dd>
+			<dt><a class="link" href="#to-fix">{say(texts.toFix)}</a></dt>
 		</div>
 	</dl>
 	<div class="actions">
@@ -66,21 +74,28 @@
 			kind="ghost"
 			size="small"
 			disabled={!editor.undoWords}
-			title={editor.undoWords ? `Undo: ${editor.undoWords}` : 'Nothing to undo'}
-			on:click={() => editor.undo()}>Undo</Button
+			title={editor.undoWords
+				? say(texts.undo, { undoWords: editor.undoWords })
+				: say(texts.nothingToUndo)}
+			on:click={() => editor.undo()}>{say(texts.undo2)}</Button
 		>
 		<Button
 			kind="ghost"
 			size="small"
 			disabled={!editor.redoWords}
-			title={editor.redoWords ? `Redo: ${editor.redoWords}` : 'Nothing to redo'}
-			on:click={() => editor.redo()}>Redo</Button
+			title={editor.redoWords
+				? say(texts.redo, { redoWords: editor.redoWords })
+				: say(texts.nothingToRedo)}
+			on:click={() => editor.redo()}>{say(texts.redo2)}</Button
 		>
-		<Button kind="ghost" size="small" on:click={() => (view.dialog = 'keys')} title="All keys (?)"
-			>Keys</Button
+		<Button
+			kind="ghost"
+			size="small"
+			on:click={() => (view.dialog = 'keys')}
+			title={say(texts.allKeys)}>{say(texts.keys)}</Button
 		>
 		<Button kind="primary" size="small" href="/{practice.teamId}/practices/{practice.id}/paper"
-			>Print</Button
+			>{say(texts.print)}</Button
 		>
 	</div>
 </section>

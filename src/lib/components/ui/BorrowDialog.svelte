@@ -4,7 +4,8 @@
 	import type { Period, Practice } from '$core/model/practice';
 	import { copyPeriod } from '$core/building';
 	import { dayWords } from './dates';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
 
 	/** Takes a period of another practice of the team over, as a copy. */
 	let {
@@ -20,7 +21,7 @@
 		onclose: () => void;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let chosen = $state('');
 	let trouble = $state('');
 	let periods: Period[] = $state.raw([]);
@@ -31,7 +32,7 @@
 		periods = [];
 		if (!id) return;
 		const response = await fetch(`/${team}/practices/${id}/document`).catch(() => null);
-		if (!response?.ok) trouble = w('That practice cannot be read now. Try again in a moment.');
+		if (!response?.ok) trouble = say(texts.thatPracticeCannotBeReadNow);
 		else if (chosen === id) periods = ((await response.json()) as Practice).periods;
 	}
 	function borrow(period: Period) {
@@ -40,16 +41,16 @@
 	}
 </script>
 
-<Modal open passiveModal modalHeading={w('A period of another practice')} on:close={onclose}>
+<Modal open passiveModal modalHeading={say(texts.periodOfAnotherPractice)} on:close={onclose}>
 	<Select
 		id="other-practice"
-		labelText={w('Practice')}
+		labelText={say(texts.practice)}
 		selected={chosen}
 		on:change={(event) => choose((event.target as HTMLSelectElement).value)}
 	>
 		<SelectItem
 			value=""
-			text={others.length > 0 ? 'Choose one' : w('There is no other practice yet')}
+			text={others.length > 0 ? say(texts.chooseOne) : say(texts.thereIsNoOtherPracticeYet)}
 		/>
 		{#each others as { id, date } (id)}
 			<SelectItem value={id} text={dayWords(date)} />
@@ -60,7 +61,7 @@
 		{#each periods as period (period.id)}
 			<li>
 				<button class="link" onclick={() => borrow(period)}>{period.name}</button>
-				<span>{period.minutes} min</span>
+				<span>{say(texts.min, { minutes: period.minutes })}</span>
 			</li>
 		{/each}
 	</ul>

@@ -3,6 +3,10 @@
 	import Banner from './Banner.svelte';
 	import type { Conflict } from '$lib/state/conflicts';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
+
+	const say = useWords();
 
 	/** Asks which of two changes of the same thing is to hold, one at a time. */
 	let {
@@ -18,16 +22,16 @@
 </script>
 
 {#if conflict}
-	<Banner label="Two changes of the same thing" tone="ask">
-		<strong>Somebody else changed the same thing.</strong>
-		You: {conflict.mine}. They: {conflict.theirs}.
-		{#if more > 0}{more} more to decide.{/if}
+	<Banner label={say(texts.twoChangesOfTheSameThing)} tone="ask">
+		<strong>{say(texts.somebodyElseChangedTheSameThing)}</strong>
+		{say(texts.youThey, { mine: conflict.mine, theirs: conflict.theirs })}
+		{#if more > 0}{say(texts.moreToDecide, { more })}{/if}
 		{#snippet actions()}
 			<Button size="small" kind="tertiary" on:click={() => onsettle(conflict, 'mine')}
-				>Keep mine</Button
+				>{say(texts.keepMine)}</Button
 			>
 			<Button size="small" kind="tertiary" on:click={() => onsettle(conflict, 'theirs')}
-				>Take theirs</Button
+				>{say(texts.takeTheirs)}</Button
 			>
 		{/snippet}
 	</Banner>

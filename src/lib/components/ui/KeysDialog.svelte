@@ -1,22 +1,29 @@
 <script lang="ts">
 	import { Modal, Toggle } from 'carbon-components-svelte';
 	import { KEYS } from './keys';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
 
 	/** The keys of the board, and the switch that turns single letters off. */
 	let { areOn = $bindable(), onclose }: { areOn: boolean; onclose: () => void } = $props();
 
-	const w = useWording();
+	const say = useWords();
 </script>
 
-<Modal open passiveModal modalHeading="Keys" on:close={onclose} size="sm">
+<Modal open passiveModal modalHeading={say(texts.keys)} on:close={onclose} size="sm">
 	<dl>
 		{#each KEYS as { keys, does } (keys)}
 			<dt>{keys}</dt>
-			<dd>{w(does)}</dd>
+			<dd>{say(does)}</dd>
 		{/each}
 	</dl>
-	<Toggle id="letters" labelText="Single letters" labelA="off" labelB="on" bind:toggled={areOn} />
+	<Toggle
+		id="letters"
+		labelText={say(texts.singleLetters)}
+		labelA={say(texts.off)}
+		labelB={say(texts.on)}
+		bind:toggled={areOn}
+	/>
 </Modal>
 
 <style>

@@ -2,6 +2,10 @@
 	import { Button, ProgressBar } from 'carbon-components-svelte';
 	import type { Kind } from '$lib/workers/planner.protocol';
 	import type { Planning } from '$lib/state/planning.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
+
+	const say = useWords();
 
 	/** How far a search is, where it takes longer than a moment, and a way to stop it. */
 	let {
@@ -20,7 +24,9 @@
 		<p class="trouble">{trouble}</p>
 	{:else if planning.isRunning && planning.isSlow}
 		<ProgressBar size="sm" labelText={does} value={Math.round(planning.share * 100)} />
-		<Button size="small" kind="tertiary" on:click={() => planning.stop()}>Stop here</Button>
+		<Button size="small" kind="tertiary" on:click={() => planning.stop()}
+			>{say(texts.stopHere)}</Button
+		>
 	{/if}
 </div>
 

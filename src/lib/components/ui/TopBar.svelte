@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { SECTIONS } from '../page/pages';
-	import { useWording } from '../page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ui';
 
 	/** The black bar: where one is, whose team it is, whether all is saved. */
 	let {
@@ -16,26 +17,26 @@
 		children?: Snippet;
 	} = $props();
 
-	const w = useWording();
+	const say = useWords();
 </script>
 
 <header>
-	<a class="brand wide" href="/">Field Plan</a>
-	<nav aria-label="Main">
-		<a href="/teams" aria-current={current === 'teams' ? 'page' : undefined}>Teams</a>
+	<a class="brand wide" href="/">{say(texts.fieldPlan)}</a>
+	<nav aria-label={say(texts.main)}>
+		<a href="/teams" aria-current={current === 'teams' ? 'page' : undefined}>{say(texts.teams)}</a>
 		{#if team}
 			{#each SECTIONS as { id, name } (id)}
-				<a href="/{team.id}/{id}" aria-current={current === id ? 'page' : undefined}>{w(name)}</a>
+				<a href="/{team.id}/{id}" aria-current={current === id ? 'page' : undefined}>{say(name)}</a>
 				{#if id === 'practices' && current === 'board'}
-					<span aria-current="page">{w('Practice')}</span>
+					<span aria-current="page">{say(texts.practice)}</span>
 				{/if}
 			{/each}
 		{/if}
-		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>Data</a>
+		<a href="/data" aria-current={current === 'data' ? 'page' : undefined}>{say(texts.data)}</a>
 	</nav>
 	<p>
 		{#if children}<span class="state">{@render children()}</span>{/if}
-		{#if team}<a href="/teams" title="All teams">{team.name}</a>{/if}
+		{#if team}<a href="/teams" title={say(texts.allTeams)}>{team.name}</a>{/if}
 	</p>
 </header>
 

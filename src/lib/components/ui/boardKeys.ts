@@ -18,6 +18,7 @@ import { columnsOf } from '../tape/layout';
 import { PIVOTS } from '../tape/pivots';
 import { proposeZone } from '../tape/proposals';
 import { isTyping } from './keys';
+import texts from '$texts/ui';
 
 /** What the board offers to its keys. */
 export interface BoardActions {
@@ -49,9 +50,9 @@ function moveSideways({ editor, view, apply }: BoardActions, step: 1 | -1): void
 	const columns = columnsOf(editor.context);
 	const at = columns.findIndex(({ zone }) => zone.id === copy.zoneId);
 	const move = { blockId: found.block.id, copyId: copy.id, column: at + step, columns };
-	const proposal = at < 0 ? null : proposeZone(editor.evaluation, move);
+	const proposal = at < 0 ? null : proposeZone(editor.evaluation, move, editor.say);
 	if (proposal) apply(proposal.edit);
-	view.said = proposal?.words ?? 'There is no lane beside this one.';
+	view.said = proposal?.words ?? editor.say(texts.thereIsNoLaneBesideThis);
 }
 
 /** Puts the selected period again behind itself. */
@@ -67,29 +68,28 @@ export function duplicateSelected({ editor, view, apply }: BoardActions): void {
 export function splitSelected({ editor, view, apply }: BoardActions): void {
 	const edit = view.period && splitPeriod(editor.practice, view.period, () => nanoid(8));
 	if (edit) apply(edit);
-	else view.said = editor.w('A period of one minute cannot be split.');
+	else view.said = editor.say(texts.periodOfOneMinuteCannotBe);
 }
 
 /** Makes the selected period and the one behind it one. */
 export function mergeSelected({ editor, view, apply }: BoardActions): void {
 	const edit = view.period && mergeWithNext(editor.practice, view.period);
 	if (edit) apply(edit);
-	else view.said = editor.w('You can merge only with the next period, if it runs the same drills.');
+	else view.said = editor.say(texts.youCanMergeOnlyWithThe);
 }
 
 /** Cuts the selected block into two halves on its lane. */
 export function splitSelectedBlock({ editor, view, apply }: BoardActions): void {
 	const edit = view.block && splitBlock(editor.practice, view.block, () => nanoid(8));
 	if (edit) apply(edit);
-	else view.said = editor.w('A station, or a block of one minute, cannot be cut.');
+	else view.said = editor.say(texts.stationOrBlockOfOneMinute);
 }
 
 /** Makes the selected block and the one behind it on its lane one. */
 export function mergeSelectedBlock({ editor, view, apply }: BoardActions): void {
 	const edit = view.block && mergeBlocks(editor.practice, view.block);
 	if (edit) apply(edit);
-	else
-		view.said = editor.w('Only a block that runs the same behind this one can be merged with it.');
+	else view.said = editor.say(texts.onlyBlockThatRunsTheSame);
 }
 
 /** Keeps the selected period's minutes when the rest is fitted, or lets them go again. */
@@ -108,21 +108,21 @@ function fitAll({ editor, view, apply }: BoardActions): void {
 		return;
 	}
 	apply(fitting.value);
-	view.said = describeFit(practice, editor.practice);
+	view.said = describeFit(practice, editor.practice, editor.say);
 }
 
 /** Opens the groups of the selected period, or says what is missing. */
 export function openGroups({ editor, view }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
 	if (period && movingGroups(period).length > 1) view.dialog = 'groups';
-	else view.said = editor.w('Select a period with groups: split it into stations or copies first.');
+	else view.said = editor.say(texts.selectPeriodWithGroupsSplitIt);
 }
 
 /** Opens the way through the stations of the selected period, or says what is missing. */
 export function openRotation({ editor, view }: BoardActions): void {
 	const period = editor.practice.periods.find(({ id }) => id === view.period);
 	if (period?.slots) view.dialog = 'rotation';
-	else view.said = editor.w('Select a period with stations.');
+	else view.said = editor.say(texts.selectPeriodWithStations);
 }
 
 type KeyAction = (actions: BoardActions) => unknown;

@@ -1,31 +1,34 @@
+import texts from '$texts/ui';
+import type { Message } from '$words';
+
 /** What a key does on the board. */
 export interface KeyHelp {
 	keys: string;
-	does: string;
+	does: Message;
 }
 
 /** All keys of the board, as the help lists them. */
 export const KEYS: readonly KeyHelp[] = [
-	{ keys: 'J  K', does: 'next period, period before' },
-	{ keys: '[  ]', does: 'a minute less, a minute more' },
-	{ keys: '{  }', does: 'five minutes less, five more' },
-	{ keys: 'Alt ↑  Alt ↓', does: 'move the period earlier, later' },
-	{ keys: 'Alt ←  Alt →', does: 'move the block to the lane beside it' },
-	{ keys: 'D', does: 'the period again, behind itself' },
-	{ keys: 'X  M', does: 'cut the period in two, merge it with the same behind it' },
-	{ keys: 'Shift X  Shift M', does: 'the same for the selected block on its lane' },
-	{ keys: 'L', does: 'lock the minutes of the period, or let them go' },
-	{ keys: ',  .', does: 'now-line a minute back, forward' },
-	{ keys: 'Space', does: 'play, stop (when nothing has the focus)' },
-	{ keys: '1  2  3  4', does: 'lanes by zone, group, adult, player' },
-	{ keys: 'S', does: 'split the period into stations' },
-	{ keys: 'G  R', does: 'groups of the period, the way through its stations' },
-	{ keys: 'F', does: 'fit the periods to the time' },
-	{ keys: '/', does: 'find a drill' },
-	{ keys: 'Delete', does: 'remove the period' },
-	{ keys: 'U  Shift U', does: 'undo, redo (also Ctrl or Cmd with Z)' },
-	{ keys: 'Esc', does: 'let go of the selection' },
-	{ keys: '?', does: 'this list' }
+	{ keys: 'J  K', does: texts.nextPeriodPeriodBefore },
+	{ keys: '[  ]', does: texts.aMinuteLessAMinuteMore },
+	{ keys: '{  }', does: texts.fiveMinutesLessFiveMore },
+	{ keys: 'Alt ↑  Alt ↓', does: texts.moveThePeriodEarlierLater },
+	{ keys: 'Alt ←  Alt →', does: texts.moveTheBlockToTheLane },
+	{ keys: 'D', does: texts.thePeriodAgainBehindItself },
+	{ keys: 'X  M', does: texts.cutThePeriodInTwoMerge },
+	{ keys: 'Shift X  Shift M', does: texts.theSameForTheSelectedBlock },
+	{ keys: 'L', does: texts.lockTheMinutesOfThePeriod },
+	{ keys: ',  .', does: texts.nowLineAMinuteBackForward },
+	{ keys: 'Space', does: texts.playStopWhenNothingHasThe },
+	{ keys: '1  2  3  4', does: texts.lanesByZoneGroupAdultPlayer },
+	{ keys: 'S', does: texts.splitThePeriodIntoStations },
+	{ keys: 'G  R', does: texts.groupsOfThePeriodTheWay },
+	{ keys: 'F', does: texts.fitThePeriodsToTheTime },
+	{ keys: '/', does: texts.findDrill },
+	{ keys: 'Delete', does: texts.removeThePeriod },
+	{ keys: 'U  Shift U', does: texts.undoRedoAlsoCtrlOrCmd },
+	{ keys: 'Esc', does: texts.letGoOfTheSelection },
+	{ keys: '?', does: texts.thisList }
 ];
 
 const TYPING =

@@ -1,4 +1,5 @@
 import { describeFailure } from '$core/checks';
+import { speaker } from '$words';
 import { applyEdit, type EditFailure, practiceFault, type SentEdit } from '$core/practice';
 import { Practice } from '$core/model/practice';
 import { assertNever, fail, ok, sameValue, type Result } from '$core/base';
@@ -171,7 +172,7 @@ export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'sta
 		case 'misfit':
 			return failure.misfit;
 		case 'refused':
-			return { path: '', message: describeFailure(failure.why) };
+			return { path: '', message: describeFailure(failure.why, speaker(undefined)) };
 		default:
 			return assertNever(failure);
 	}

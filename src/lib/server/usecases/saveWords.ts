@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import { fail, ok, type Result } from '$core/base';
 import { byKey, Key } from '$core/model/fields';
-import { GLOSSARY, type OwnWords } from '$core/words';
+import { GLOSSARY, type OwnWords } from '$words';
 import { readShape } from '../../../doors';
 import type { Db } from '../database';
 import { findTeam, updateTeam } from '../repositories/teams';

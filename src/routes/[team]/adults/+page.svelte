@@ -9,27 +9,27 @@
 	} from '$lib/components/adults/rows';
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/adults';
 	import RowsForm from '$lib/components/table/RowsForm.svelte';
 	import { TypedRows } from '$lib/components/table/typedRows.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const adults = new TypedRows<AdultEntry>({
-		stored: () => data.adults.map((adult) => adultEntryOf(adult, data.team)),
+		stored: () => data.adults.map((adult) => adultEntryOf(adult, data.team, say)),
 		empty: emptyAdult,
 		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
-		sent: (row) => adultRowOf(row, data.team),
+		sent: (row) => adultRowOf(row, data.team, say),
 		first: 'name',
 		isStoredElsewhere: true
 	});
 	let leaving: AdultEntry | null = $state.raw(null);
 
-	const columns = $derived(adultColumns(data.team));
-	const INTRO =
-		'Coaches and helpers. Whoever may not have players of this age in charge is not counted where adults are too few.';
+	const columns = $derived(adultColumns(data.team, say));
+	const INTRO = say(texts.coachesAndHelpersWhoeverMayNot);
 
 	function remove(row: AdultEntry) {
 		if (row.id === undefined) adults.remove(row);
@@ -37,10 +37,10 @@
 	}
 </script>
 
-<Page team={data.team} current="adults" title="Adults" intro={INTRO}>
+<Page team={data.team} current="adults" title={say(texts.adults)} intro={INTRO}>
 	{#snippet ways()}
-		<a href="/{data.team.id}/attendance">{w('Who comes this week')}</a>
-		<Button size="small" kind="tertiary" on:click={adults.add}>{w('Add an adult')}</Button>
+		<a href="/{data.team.id}/attendance">{say(texts.whoComesThisWeek)}</a>
+		<Button size="small" kind="tertiary" on:click={adults.add}>{say(texts.addAdult)}</Button>
 	{/snippet}
 	<RowsForm
 		table={adults}
@@ -48,8 +48,8 @@
 		stamp={data.stamp}
 		answer={form}
 		action="?/save"
-		save="Save the adults"
-		empty="No adult is here yet. Add who coaches and who helps."
+		save={say(texts.saveTheAdults)}
+		empty={say(texts.noAdultIsHereYetAdd)}
 		nameOf={({ name }) => name}
 		onremove={remove}
 	/>
@@ -58,7 +58,7 @@
 {#if leaving}
 	<RemoveDialog
 		what={leaving.name}
-		says={w('Name, role and units go. Practices that asked for them say that somebody is missing.')}
+		says={say(texts.nameRoleAndUnitsGoPractices)}
 		field="adult"
 		value={leaving.id ?? ''}
 		onclose={() => (leaving = null)}

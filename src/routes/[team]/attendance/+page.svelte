@@ -16,13 +16,14 @@
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import InBrowser from '$lib/components/page/InBrowser.svelte';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/attendance';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	/** What is typed and not stored: of all weeks, since the page stays while another is looked at. */
 	let changes: Changes = $state.raw({});
 	const sent = $derived(sentOf(data.practices, changes));
@@ -33,6 +34,7 @@
 	const fault = $derived(misfit ? faultIn(lastSent, misfit.path) : null);
 	let sheet: HTMLFormElement | undefined = $state();
 	const draft = new FormDraft<Changes>({
+		say,
 		about: untrack(() => `${page.url.pathname} ${data.week}`),
 		stamp: () => '',
 		read: () => changes,
@@ -61,31 +63,31 @@
 	const late = $derived(players.filter(({ id }) => data.habits[id]?.isUsuallyLate));
 	const intro = $derived(
 		late.length > 0
-			? `Usually late: ${late.map(({ name }) => name).join(', ')}.`
-			: 'Nobody is usually late.'
+			? say(texts.usuallyLate2, { map: late.map(({ name }) => name).join(', ') })
+			: say(texts.nobodyIsUsuallyLate)
 	);
 </script>
 
 <Page
 	team={data.team}
 	current="attendance"
-	title="Attendance"
-	heading="Attendance in week {data.week}"
+	title={say(texts.attendance)}
+	heading={say(texts.attendanceInWeek, { week: data.week })}
 	{intro}
 >
 	{#snippet ways()}
-		<a href="?week={data.week - 1}">Week {data.week - 1}</a>
-		<a href="?">This week</a>
-		<a href="?week={data.week + 1}">Week {data.week + 1}</a>
+		<a href="?week={data.week - 1}">{say(texts.week, { week: data.week - 1 })}</a>
+		<a href="?">{say(texts.thisWeek)}</a>
+		<a href="?week={data.week + 1}">{say(texts.week, { week: data.week + 1 })}</a>
 	{/snippet}
 	<Outcome {misfit} {where} saved={!!form && 'saved' in form && !isChanged} {draft} form={sheet} />
 	{#if data.practices.length === 0}
 		<p class="empty">
-			{w('No practice is planned in this week.')}
-			<a href="/{data.team.id}/practices/new">{w('Create a practice')}</a>
+			{say(texts.noPracticeIsPlannedInThis)}
+			<a href="/{data.team.id}/practices/new">{say(texts.createPractice)}</a>
 		</p>
 	{:else}
-		{#each [{ heading: 'Players', people: players }, { heading: 'Adults', people: adults }] as { heading, people } (heading)}
+		{#each [{ heading: say(texts.players), people: players }, { heading: say(texts.adults), people: adults }] as { heading, people } (heading)}
 			<InBrowser
 				><AttendanceTable
 					{heading}
@@ -101,12 +103,10 @@
 		<DraftForm {draft} bind:form={sheet} class="attendance">
 			<input type="hidden" name="sent" value={JSON.stringify(sent)} />
 			<Button type="submit" disabled={!isChanged} on:click={() => (lastSent = sent)}
-				>Save attendance</Button
+				>{say(texts.saveAttendance)}</Button
 			>
 			<p>
-				{w(
-					'A practice that is to come is planned with it at once; of one that was held, turns and minutes are counted anew.'
-				)}
+				{say(texts.practiceThatIsToComeIs)}
 			</p>
 		</DraftForm>
 	{/if}

@@ -2,7 +2,8 @@
 	import { Button } from 'carbon-components-svelte';
 	import { toContext } from '$core/practice';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drills';
 	import { betterWords } from '$lib/components/shelf/better';
 	import FindForm from '$lib/components/shelf/FindForm.svelte';
 	import { fitOf } from '$lib/components/shelf/fits';
@@ -13,7 +14,7 @@
 
 	let { data }: { data: PageData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const minutes = $derived(data.ask.minutes ?? 12);
 
 	const plan = $derived({
@@ -23,9 +24,9 @@
 	/** Lines with how they would run here; without words to search for, the best fit first. */
 	const lines = $derived.by(() => {
 		const fitted = data.lines.map((line) => {
-			const fit = fitOf(plan, line.drill, minutes, { saysMinutes: true });
+			const fit = fitOf(plan, line.drill, minutes, { say, saysMinutes: true });
 			const { obstacle } = line.standing;
-			return { ...line, fit, why: (obstacle && groupWords(obstacle)) || fit.words };
+			return { ...line, fit, why: (obstacle && groupWords(obstacle, say)) || fit.words };
 		});
 		if (data.words !== '') return fitted;
 		return fitted.toSorted((a, b) => b.fit.score - a.fit.score);
@@ -34,17 +35,17 @@
 	const skill = (id: string) => skillName(id, data.team.skillAreas);
 	const intro = $derived.by(() => {
 		const { expected, adults, date } = data.here.practice;
-		const players = expected.length === 1 ? '1 player' : `${expected.length} players`;
-		const who = `${players} and ${adults.length === 1 ? '1 adult' : `${adults.length} adults`}`;
-		const when = data.here.isPlanned ? `on ${dayWords(date)} ` : '';
-		return `${data.fitting} of ${data.found} drills can run ${when}with ${who}.`;
+		const players = say(texts.expectedCountPlayerPlayers, { expectedCount: expected.length });
+		const who = say(texts.and, { playerCount: players, adultCount: adults.length });
+		const when = data.here.isPlanned ? say(texts.on, { dayWords: dayWords(date) }) : '';
+		return say(texts.ofDrillsCanRunWith, { fitting: data.fitting, found: data.found, when, who });
 	});
 </script>
 
-<Page team={data.team} current="drills" title="Drills" {intro}>
+<Page team={data.team} current="drills" title={say(texts.drills)} {intro}>
 	{#snippet ways()}
-		<a href="/{data.team.id}/drills/files">{w('Drills as files')}</a>
-		<Button size="small" href="/{data.team.id}/drills/new">{w('New drill')}</Button>
+		<a href="/{data.team.id}/drills/files">{say(texts.drillsAsFiles)}</a>
+		<Button size="small" href="/{data.team.id}/drills/new">{say(texts.newDrill)}</Button>
 	{/snippet}
 	<FindForm
 		words={data.words}
@@ -58,7 +59,7 @@
 	/>
 	<ul>
 		{#each lines as { drill, fit, why, lastUsed, unusedFor } (drill.id)}
-			{@const better = fit.score >= 0 ? betterWords(fit) : ''}
+			{@const better = fit.score >= 0 ? betterWords(fit, say) : ''}
 			<li class:off={fit.score < 0}>
 				<a href="/{data.team.id}/drills/{encodeURIComponent(drill.id)}">{drill.name}</a>
 				<span class="skills"
@@ -68,31 +69,33 @@
 						.join(', ')}</span
 				>
 				<span class="fit"
-					>{w(why)}{#if better}<br /><em>{w(better)}</em>{/if}</span
+					>{why}{#if better}<br /><em>{better}</em>{/if}</span
 				>
 				<span class="soft">{drill.ground.length} × {drill.ground.width} m</span>
-				<span class="soft">effort {drill.effort}</span>
+				<span class="soft">{say(texts.effort, { effort: drill.effort })}</span>
 				<span class="soft"
 					>{lastUsed === null
-						? w('not used yet')
+						? say(texts.notUsedYet)
 						: unusedFor === 0
-							? w('in the last practice')
-							: w(unusedFor === 1 ? '1 practice ago' : `${unusedFor} practices ago`)}</span
+							? say(texts.inTheLastPractice)
+							: say(texts.unusedForPracticeAgoPracticesAgo, { unusedFor })}</span
 				>
 				<p>{drill.summary}</p>
 			</li>
 		{:else}
 			<li class="empty">
-				{w('No drills match.')} <a href="?">{w('Show all drills')}</a>
+				{say(texts.noDrillsMatch)} <a href="?">{say(texts.showAllDrills)}</a>
 			</li>
 		{/each}
 	</ul>
 	{#if data.found > lines.length}
-		<p class="more">{w(`The best ${lines.length} of ${data.found}: add a word to see others.`)}</p>
+		<p class="more">
+			{say(texts.theBestOfAddAWord, { lineCount: lines.length, found: data.found })}
+		</p>
 	{/if}
 	{#if data.archived.length > 0}
 		<p class="more">
-			Archived:
+			{say(texts.archived)}
 			{#each data.archived as { id, name }, index (id)}{index > 0 ? ', ' : ''}<a
 					href="/{data.team.id}/drills/{encodeURIComponent(id)}">{name}</a
 				>{/each}

@@ -2,14 +2,15 @@
 	import { Button } from 'carbon-components-svelte';
 	import { kitColumns, kitRowOf, kitSent, type KitRow } from '$lib/components/kit/rows';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/kit';
 	import RowsForm from '$lib/components/table/RowsForm.svelte';
 	import { TypedRows } from '$lib/components/table/typedRows.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const kit = new TypedRows<KitRow>({
 		stored: () => data.kit.map(kitRowOf),
 		empty: (key) => ({ key, item: '', count: '', broken: '', kept: '' }),
@@ -21,35 +22,39 @@
 	const missing = $derived(
 		Object.entries(data.asked).filter(([item]) => !kit.rows.some((row) => row.item === item))
 	);
-	const columns = $derived(kitColumns(data.asked));
-	const INTRO =
-		'What can be used is planned with: what is there, less what is broken. Drills ask for things by these names.';
+	const columns = $derived(kitColumns(data.asked, say));
+	const INTRO = say(texts.whatCanBeUsedIsPlanned);
 
 	function take(item: string) {
 		kit.append([{ key: kit.newKey(), item, count: '0', broken: '', kept: '' }]);
 	}
 </script>
 
-<Page team={data.team} current="kit" title="Kit" intro={INTRO} narrow>
+<Page team={data.team} current="kit" title={say(texts.kit)} intro={INTRO} narrow>
 	{#snippet ways()}
-		<Button size="small" kind="tertiary" on:click={kit.add}>Add a thing</Button>
+		<Button size="small" kind="tertiary" on:click={kit.add}>{say(texts.addAThing)}</Button>
 	{/snippet}
 	<RowsForm
 		table={kit}
 		{columns}
 		stamp={data.stamp}
 		answer={form}
-		save="Save the kit"
-		empty="There is no kit yet. Add what you carry to the ground."
+		save={say(texts.saveTheKit)}
+		empty={say(texts.thereIsNoKitYetAdd)}
 		nameOf={({ item }) => item}
 	/>
 	{#if missing.length > 0}
-		<h2>{w('Drills ask for these, and there are none')}</h2>
+		<h2>{say(texts.drillsAskForTheseAndThere)}</h2>
 		<ul>
 			{#each missing as [item, drills] (item)}
 				<li>
 					<button type="button" class="link" onclick={() => take(item)}>{item}</button>
-					<span>{drills.slice(0, 3).join(', ')}{drills.length > 3 ? ' …' : ''}</span>
+					<span
+						>{say(texts.sliceDrillCount, {
+							slice: drills.slice(0, 3).join(', '),
+							drillCount: drills.length > 3
+						})}</span
+					>
 				</li>
 			{/each}
 		</ul>

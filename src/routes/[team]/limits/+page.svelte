@@ -10,11 +10,12 @@
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/limits';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const shown = ({ key, unit }: LimitFact, limits: PageData['limits']) =>
 		unit === '%' ? Math.round(limits[key] * 100) : limits[key];
 	// What is typed stays until the stored limits themselves change.
@@ -27,6 +28,7 @@
 	let sheet: HTMLFormElement | undefined = $state();
 	const isChanged = $derived(!sameValue({ values, ages }, stored));
 	const draft = new FormDraft<{ values: typeof values; ages: typeof ages }>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
 		read: () => ({ values, ages }),
@@ -42,14 +44,14 @@
 <Page
 	team={data.team}
 	current="limits"
-	title="Limits"
+	title={say(texts.limits)}
 	narrow
-	intro="What every practice is checked against. The rules of your league and what licensed practitioners say come first: set the numbers to theirs."
+	intro={say(texts.whatEveryPracticeIsCheckedAgainst)}
 >
 	<Outcome {misfit} saved={!!form && !isChanged} {draft} form={sheet} />
 	{#if data.cautions.length > 0}
 		<section>
-			<h2>Usually looked after in this sport</h2>
+			<h2>{say(texts.usuallyLookedAfterInThisSport)}</h2>
 			<ul class="cautions">
 				{#each data.cautions as caution (caution)}<li>{caution}</li>{/each}
 			</ul>
@@ -63,7 +65,7 @@
 						id={fact.key}
 						name={fact.key}
 						size="sm"
-						labelText="{w(fact.name)}, {fact.unit}"
+						labelText="{say(fact.name)}, {fact.unit}"
 						min={fact.least}
 						max={fact.most}
 						step={fact.step}
@@ -73,18 +75,22 @@
 						invalid={misfit?.path === fact.key}
 						invalidText={misfit?.message}
 					/>
-					<span>{w(fact.says)}</span>
+					<span>{say(fact.says)}</span>
 					<span class="default">
-						{#if isOwn(fact)}otherwise {shown(fact, DEFAULT_LIMITS)} {fact.unit}{/if}
+						{#if isOwn(fact)}{say(texts.otherwise, {
+								shown: shown(fact, DEFAULT_LIMITS),
+								unitName: fact.unit
+							})}{/if}
 					</span>
 				</li>
 			{/each}
 			<li class="ages">
 				<fieldset>
-					<legend>{w('Players per adult, by age')}</legend>
+					<legend>{say(texts.playersPerAdultByAge)}</legend>
 					{#each ages as { under, players }, index (index)}
 						<label
-							>under <input
+							>{say(texts.under)}
+							<input
 								type="number"
 								name="under"
 								min="1"
@@ -96,7 +102,8 @@
 							/></label
 						>
 						<label
-							>one for <input
+							>{say(texts.oneFor)}
+							<input
 								type="number"
 								name="players"
 								min="1"
@@ -109,16 +116,13 @@
 						>
 					{/each}
 				</fieldset>
-				<span
-					>{w(
-						'How many players one adult may have in charge. The youngest of the team decides.'
-					)}</span
-				>
+				<span>{say(texts.howManyPlayersOneAdultMay)}</span>
 			</li>
 		</ul>
 		<div class="actions">
-			<Button type="submit">Save the limits</Button>
-			<Button kind="ghost" type="submit" formaction="?/reset">Back to the defaults</Button>
+			<Button type="submit">{say(texts.saveTheLimits)}</Button>
+			<Button kind="ghost" type="submit" formaction="?/reset">{say(texts.backToTheDefaults)}</Button
+			>
 		</div>
 	</DraftForm>
 </Page>

@@ -8,12 +8,13 @@
 	import { dayWords } from '$lib/components/ui/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/practices';
 	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data }: { data: PageData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let showsArchived = $state(false);
 	const shown = $derived(data.lines.filter(({ isArchived }) => showsArchived || !isArchived));
 	const archived = $derived(data.lines.filter(({ isArchived }) => isArchived).length);
@@ -33,38 +34,65 @@
 <Page
 	team={data.team}
 	current="practices"
-	title="Practices"
-	intro="{data.season.name}, {data.season.weeks} weeks from {dayWords(data.season.firstDay)}"
+	title={say(texts.practices)}
+	intro={say(texts.weeksFrom, {
+		name: data.season.name,
+		weeks: data.season.weeks,
+		dayWords: dayWords(data.season.firstDay)
+	})}
 >
 	{#snippet ways()}
-		<Button size="small" href="{base}/new">{w('New practice')}</Button>
+		<Button size="small" href="{base}/new">{say(texts.newPractice)}</Button>
 	{/snippet}
 	{#if !data.hasPlayers}
 		<p class="empty">
-			{w('This team has no players yet.')}
-			<a href="/{data.team.id}/squad">{w('Add the squad first')}</a>{w(
-				': groups, turns and waiting are worked out from who comes.'
+			{say(texts.thisTeamHasNoPlayersYet)}
+			<a href="/{data.team.id}/squad">{say(texts.addTheSquadFirst)}</a>{say(
+				texts.groupsTurnsAndWaitingAreWorked
 			)}
 		</p>
 	{/if}
 	{#each weeks as [week, lines] (week)}
 		<section>
-			<h2>{week > 0 && week <= data.season.weeks ? `Week ${week}` : 'Outside the season'}</h2>
+			<h2>
+				{week > 0 && week <= data.season.weeks
+					? say(texts.week, { week })
+					: say(texts.outsideTheSeason)}
+			</h2>
 			<ul>
 				{#each lines as line (line.id)}
 					<li class:today={line.date === data.today}>
 						<a href="{base}/{line.id}">{dayWords(line.date)}</a>
 						{#if line.summary}
 							{@const sum = line.summary}
-							<span>{line.start} to {clockAt(line.start, sum.minutes * 60)}</span>
+							<span
+								>{say(texts.to, {
+									start: line.start,
+									clockAt: clockAt(line.start, sum.minutes * 60)
+								})}</span
+							>
 							<span>{line.place}</span>
-							<span>{w(`${sum.players} players, ${sum.adults} adults`)}</span>
-							<span>{sum.plannedMinutes} of {sum.minutes} min planned</span>
-							<span>{sum.plannedMinutes > 0 ? `${percent(sum.busyShare)} busy` : 'empty'}</span>
+							<span
+								>{say(texts.playersAdults, {
+									playerCount: sum.players,
+									adultCount: sum.adults
+								})}</span
+							>
+							<span
+								>{say(texts.ofMinPlanned, {
+									plannedMinutes: sum.plannedMinutes,
+									minutes: sum.minutes
+								})}</span
+							>
+							<span
+								>{sum.plannedMinutes > 0
+									? say(texts.busy, { percent: percent(sum.busyShare) })
+									: say(texts.empty)}</span
+							>
 							<span>
 								{#if line.state === 'planned'}
-									<b class:stops={sum.stops > 0}>{sum.stops}</b> must fix · {sum.warnings +
-										sum.hints} could
+									<b class:stops={sum.stops > 0}>{sum.stops}</b>
+									{say(texts.mustFixCould, { hints: sum.warnings + sum.hints })}
 								{:else}
 									{line.state}
 								{/if}
@@ -72,21 +100,29 @@
 						{:else}
 							<span>{line.start}</span>
 							<span>{line.place}</span>
-							<span class="pending">being worked out …</span>
+							<span class="pending">{say(texts.beingWorkedOut)}</span>
 						{/if}
-						<form method="POST" use:enhance={stay}>
+						<form method="POST" use:enhance={stay(say)}>
 							<input type="hidden" name="practice" value={line.id} />
-							<a href="{base}/new?from={line.id}" aria-label="Copy {dayWords(line.date)}">Copy</a>
+							<a
+								href="{base}/new?from={line.id}"
+								aria-label={say(texts.copy, { dayWords: dayWords(line.date) })}
+								>{say(texts.copy2)}</a
+							>
 							<a
 								href="{base}/templates?from={line.id}"
-								aria-label="Save {dayWords(line.date)} as a template">Template</a
+								aria-label={say(texts.saveAsATemplate, { dayWords: dayWords(line.date) })}
+								>{say(texts.template)}</a
 							>
 							<button
 								class="link"
 								formaction={line.isArchived ? '?/restore' : '?/archive'}
-								aria-label="{line.isArchived ? 'Restore' : 'Archive'} {dayWords(line.date)}"
+								aria-label={say(texts.isArchivedRestoreArchiveDayWords, {
+									isArchived: line.isArchived,
+									dayWords: dayWords(line.date)
+								})}
 							>
-								{line.isArchived ? 'Restore' : 'Archive'}
+								{line.isArchived ? say(texts.restore) : say(texts.archive)}
 							</button>
 						</form>
 					</li>
@@ -95,20 +131,21 @@
 		</section>
 	{:else}
 		<p class="empty">
-			{w('There is no practice yet.')} <a href="{base}/new">Create the first one</a>: the date, the
-			minutes, and who comes.
+			{say(texts.thereIsNoPracticeYet)} <a href="{base}/new">{say(texts.createTheFirstOne)}</a>{say(
+				texts.theDateTheMinutesAndWho
+			)}
 		</p>
 	{/each}
 	{#if data.lines.length < data.count}
 		<p>
-			<a class="link" href="?all" data-sveltekit-noscroll>{w(`Show all ${data.count} practices`)}</a
+			<a class="link" href="?all" data-sveltekit-noscroll
+				>{say(texts.showAllPractices, { count: data.count })}</a
 			>
 		</p>
 	{/if}
 	{#if archived > 0}
 		<button class="link" onclick={() => (showsArchived = !showsArchived)}>
-			{showsArchived ? 'Hide' : 'Show'}
-			{archived} archived
+			{say(texts.archived, { showsArchived: !!showsArchived, archived })}
 		</button>
 	{/if}
 </Page>

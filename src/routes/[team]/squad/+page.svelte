@@ -3,7 +3,8 @@
 	import InBrowser from '$lib/components/page/InBrowser.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/squad';
 	import { squadColumns } from '$lib/components/squad/columns';
 	import {
 		emptyEntry,
@@ -18,7 +19,7 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const squad = new TypedRows<Entry>({
 		stored: () => data.players.map(entryOf),
 		empty: emptyEntry,
@@ -31,7 +32,7 @@
 	let pasted = $state('');
 	let leaving: Entry | null = $state.raw(null);
 
-	const columns = $derived(squadColumns(data.team));
+	const columns = $derived(squadColumns(data.team, say));
 
 	function paste() {
 		squad.append(entriesFrom(pasted, squad.newKey));
@@ -47,16 +48,15 @@
 <Page
 	team={data.team}
 	current="squad"
-	title="Squad"
-	intro="{data.players
-		.length} players. Ratings run from 1 to 5 and hold from today on, as units do."
+	title={say(texts.squad)}
+	intro={say(texts.playersRatingsRunFrom1To, { playerCount: data.players.length })}
 >
 	{#snippet ways()}
-		<a href="/{data.team.id}/squad/table">Import or download CSV</a>
+		<a href="/{data.team.id}/squad/table">{say(texts.importOrDownloadCSV)}</a>
 		<Button size="small" kind="tertiary" on:click={() => (pasting = true)}
-			>{w('Paste players')}</Button
+			>{say(texts.pastePlayers)}</Button
 		>
-		<Button size="small" kind="tertiary" on:click={squad.add}>{w('Add a player')}</Button>
+		<Button size="small" kind="tertiary" on:click={squad.add}>{say(texts.addPlayer)}</Button>
 	{/snippet}
 	<InBrowser
 		><RowsForm
@@ -65,11 +65,13 @@
 			stamp={data.stamp}
 			answer={form}
 			action="?/save"
-			save="Save the squad"
-			empty="Nobody is here yet. Paste the list that you have, or add players one by one."
+			save={say(texts.saveTheSquad)}
+			empty={say(texts.nobodyIsHereYetPasteThe)}
 			nameOf={({ name }) => name}
 			linkOf={({ id }) =>
-				id ? { href: `/${data.team.id}/squad/${encodeURIComponent(id)}`, text: 'Page' } : null}
+				id
+					? { href: `/${data.team.id}/squad/${encodeURIComponent(id)}`, text: say(texts.page) }
+					: null}
 			onremove={remove}
 		/></InBrowser
 	>
@@ -78,7 +80,7 @@
 {#if leaving}
 	<RemoveDialog
 		what={leaving.name}
-		says={w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}
+		says={say(texts.nameNumberUnitRatingsAndNotes)}
 		field="player"
 		value={leaving.id ?? ''}
 		onclose={() => (leaving = null)}
@@ -87,18 +89,13 @@
 {#if pasting}
 	<Modal
 		open
-		modalHeading={w('Paste players')}
-		primaryButtonText="Add"
-		secondaryButtonText="Cancel"
+		modalHeading={say(texts.pastePlayers)}
+		primaryButtonText={say(texts.add)}
+		secondaryButtonText={say(texts.cancel)}
 		on:click:button--secondary={() => (pasting = false)}
 		on:close={() => (pasting = false)}
 		on:submit={paste}
 	>
-		<TextArea
-			id="pasted"
-			rows={10}
-			labelText="One a line, a number in front where there is one"
-			bind:value={pasted}
-		/>
+		<TextArea id="pasted" rows={10} labelText={say(texts.oneALineANumberIn)} bind:value={pasted} />
 	</Modal>
 {/if}

@@ -1,12 +1,13 @@
 <script lang="ts">
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/together';
 	import Matrix from '$lib/components/together/Matrix.svelte';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const byId = $derived(new Map(data.players.map((player) => [player.id, player])));
 	function nameOf(id: string) {
 		const player = byId.get(id);
@@ -20,26 +21,26 @@
 	const pageOf = (part: number, isWhole: boolean) =>
 		`?${new URLSearchParams({ part: String(part), ...(isWhole && { all: '' }) })}`;
 	const tableSize = $derived(
-		data.pairs > data.mostPairs ? `The ${data.mostPairs} least met` : `All ${data.pairs}`
+		data.pairs > data.mostPairs
+			? say(texts.theLeastMet, { mostPairs: data.mostPairs })
+			: say(texts.all, { pairs: data.pairs })
 	);
 	const parts = $derived(Array.from({ length: data.parts }, (_, k) => k + 1));
-	const intro = $derived(
-		`${data.held} practices were held. A square is larger the more minutes two were in a group together; who worked together most stands side by side; a ring has never met.`
-	);
+	const intro = $derived(say(texts.practicesWereHeldASquareIs, { held: data.held }));
 </script>
 
-<Page team={data.team} current="together" title="Who has worked with whom" {intro}>
+<Page team={data.team} current="together" title={say(texts.whoHasWorkedWithWhom)} {intro}>
 	{#if data.players.length < 2}
 		<p class="empty">
-			{w('With two players in the squad this begins to say something.')}
-			<a href="/{data.team.id}/squad">{w('Add players')}</a>
+			{say(texts.withTwoPlayersInTheSquad)}
+			<a href="/{data.team.id}/squad">{say(texts.addPlayers)}</a>
 		</p>
 	{:else}
 		<div class="columns">
 			<div class="matrix">
 				{#if data.parts > 1}
-					<nav aria-label={w('Parts of the squad')}>
-						{w('The squad in parts, who worked together most in one:')}
+					<nav aria-label={say(texts.partsOfTheSquad)}>
+						{say(texts.theSquadInPartsWhoWorked)}
 						{#each parts as part (part)}
 							<a
 								href={pageOf(part, data.isWhole)}
@@ -52,12 +53,12 @@
 				<Matrix together={data.together} {nameOf} />
 			</div>
 			<section>
-				<h2>Least met: {data.never} of {data.pairs} pairs never</h2>
+				<h2>{say(texts.leastMetOfPairsNever, { never: data.never, pairs: data.pairs })}</h2>
 				<table>
 					<thead>
 						<tr>
-							<th scope="col">One</th><th scope="col">The other</th>
-							<th scope="col">times</th><th scope="col">min</th>
+							<th scope="col">{say(texts.one)}</th><th scope="col">{say(texts.theOther)}</th>
+							<th scope="col">{say(texts.times)}</th><th scope="col">{say(texts.min)}</th>
 						</tr>
 					</thead>
 					<tbody>
@@ -73,10 +74,10 @@
 				</table>
 				{#if data.pairs > shown.length || data.isWhole}
 					<a class="link" href={pageOf(data.part, !data.isWhole)} data-sveltekit-noscroll>
-						{data.isWhole ? 'Only the least met' : `${tableSize} pairs as a table`}
+						{data.isWhole ? say(texts.onlyTheLeastMet) : say(texts.pairsAsATable, { tableSize })}
 					</a>
 				{/if}
-				<p>{w('Groups of the kind "fresh" on the board put these together first.')}</p>
+				<p>{say(texts.groupsOfTheKindFreshOn)}</p>
 			</section>
 		</div>
 	{/if}

@@ -6,10 +6,14 @@
 	import { sameValue } from '$core/base';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
-	import { GLOSSARY, oneAndMany } from '$core/words';
+	import { GLOSSARY, oneAndMany } from '$words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/words';
+
+	const say = useWords();
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
@@ -20,6 +24,7 @@
 		Object.fromEntries(Object.entries(words).filter(([, text]) => text.trim() !== ''));
 	const isChanged = $derived(!sameValue(said(own), said(data.words)));
 	const draft = new FormDraft<Record<string, string>>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
 		read: () => own,
@@ -28,9 +33,8 @@
 		reload: invalidateAll
 	});
 	const many = (word: string) => (own[word]?.trim() ? oneAndMany(own[word])[1] : '');
-	const TITLE = 'Words';
-	const INTRO =
-		'Your own words stand in the place of these on every screen and sheet. Leave a field empty to keep ours; write one / many where many is not made with an s.';
+	const TITLE = say(texts.words);
+	const INTRO = say(texts.yourOwnWordsStandInThe);
 </script>
 
 <Page team={data.team} current="words" title={TITLE} intro={INTRO} narrow>
@@ -58,7 +62,7 @@
 				</li>
 			{/each}
 		</ul>
-		<Button type="submit">Save the words</Button>
+		<Button type="submit">{say(texts.saveTheWords)}</Button>
 	</DraftForm>
 </Page>
 

@@ -15,10 +15,14 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/teams';
+
+	const say = useWords();
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const EXAMPLE = '7 Ada Lind\n12 Bo Farrow';
+	const EXAMPLE = say(texts.n7AdaLind12BoFarrow);
 	const empty = {
 		name: '',
 		sport: untrack(() => data.sports[0]?.id ?? ''),
@@ -31,6 +35,7 @@
 	let sheet: HTMLFormElement | undefined = $state();
 	const typed = $derived({ name, sport, from, to, coach, players });
 	const draft = new FormDraft<typeof empty>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => '',
 		read: () => typed,
@@ -51,11 +56,7 @@
 	});
 </script>
 
-<Page
-	current="teams"
-	title="New team"
-	intro="It starts with the ground, positions and drills of its sport. All of it can be changed later."
->
+<Page current="teams" title={say(texts.newTeam)} intro={say(texts.itStartsWithTheGroundPositions)}>
 	<Outcome misfit={form?.misfit} {draft} form={sheet} />
 	<DraftForm {draft} bind:form={sheet} class="team">
 		<input type="hidden" name="timeZone" value={timeZone} />
@@ -63,20 +64,20 @@
 			<TextInput
 				id="name"
 				name="name"
-				labelText="Name"
+				labelText={say(texts.name)}
 				required
 				maxlength={200}
 				bind:value={name}
 				invalid={!!fault('name')}
 				invalidText={fault('name')}
 			/>
-			<Select id="sport" name="sport" labelText="Sport" bind:selected={sport}>
+			<Select id="sport" name="sport" labelText={say(texts.sport)} bind:selected={sport}>
 				{#each data.sports as each (each.id)}<SelectItem value={each.id} text={each.name} />{/each}
 			</Select>
 			<NumberInput
 				id="from"
 				name="from"
-				labelText="Youngest, years"
+				labelText={say(texts.youngestYears)}
 				min={4}
 				max={99}
 				bind:value={from}
@@ -84,25 +85,31 @@
 			<NumberInput
 				id="to"
 				name="to"
-				labelText="Oldest, years"
+				labelText={say(texts.oldestYears)}
 				min={4}
 				max={99}
 				bind:value={to}
 				invalid={!!fault('to')}
 				invalidText={fault('to')}
 			/>
-			<TextInput id="coach" name="coach" labelText="Head coach" required bind:value={coach} />
+			<TextInput
+				id="coach"
+				name="coach"
+				labelText={say(texts.headCoach)}
+				required
+				bind:value={coach}
+			/>
 		</div>
 		<TextArea
 			id="players"
 			name="players"
 			rows={10}
-			labelText="Players, one a line ({lines})"
+			labelText={say(texts.playersOneALine, { lines })}
 			placeholder={EXAMPLE}
-			helperText="Paste the list that you have. A number before the name is kept."
+			helperText={say(texts.pasteTheListThatYouHave)}
 			bind:value={players}
 		/>
-		<Button type="submit">Create team</Button>
+		<Button type="submit">{say(texts.createTeam)}</Button>
 	</DraftForm>
 </Page>
 

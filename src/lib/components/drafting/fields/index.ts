@@ -3,6 +3,8 @@ import { NEEDS } from './needs';
 import { RUNNING } from './running';
 import { SAID } from './said';
 import type { FieldGroup } from './inputs';
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 
 export type { FieldGroup, Input } from './inputs';
 
@@ -10,11 +12,11 @@ export type { FieldGroup, Input } from './inputs';
 export const FIELD_GROUPS: readonly FieldGroup[] = [...RUNNING, ...NEEDS, ...KIND, ...SAID];
 
 /** The sections of the form with their groups. */
-export const SECTIONS: readonly { name: string; groups: readonly FieldGroup[] }[] = [
-	{ name: 'How it runs', groups: RUNNING },
-	{ name: 'What it needs', groups: NEEDS },
-	{ name: 'What it is', groups: KIND },
-	{ name: 'What is said', groups: SAID }
+export const SECTIONS: readonly { name: Message; groups: readonly FieldGroup[] }[] = [
+	{ name: texts.howItRuns, groups: RUNNING },
+	{ name: texts.whatItNeeds, groups: NEEDS },
+	{ name: texts.whatItIs, groups: KIND },
+	{ name: texts.whatIsSaid, groups: SAID }
 ];
 
 /** The group in which a field is typed in. */

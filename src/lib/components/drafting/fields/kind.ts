@@ -1,7 +1,9 @@
 import type { Drill } from '$core/model/drill';
 import { number, type FieldGroup, type NumberInput } from './inputs';
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 
-const tick = (field: 'live' | 'restByDesign', name: string, label: string): FieldGroup => ({
+const tick = (field: 'live' | 'restByDesign', name: Message, label: Message): FieldGroup => ({
 	id: field,
 	name,
 	fields: [field],
@@ -15,7 +17,7 @@ const tick = (field: 'live' | 'restByDesign', name: string, label: string): Fiel
 	]
 });
 
-const age = (field: 'from' | 'to', label: string): NumberInput =>
+const age = (field: 'from' | 'to', label: Message): NumberInput =>
 	number(
 		label,
 		['', 3, 120],
@@ -28,14 +30,14 @@ const age = (field: 'from' | 'to', label: string): NumberInput =>
 
 /** What sort of drill it is: skills have a table of their own. */
 export const KIND: readonly FieldGroup[] = [
-	{ id: 'skills', name: 'Skills', fields: ['skills'], inputs: [] },
+	{ id: 'skills', name: texts.skills, fields: ['skills'], inputs: [] },
 	{
 		id: 'effort',
-		name: 'Effort',
+		name: texts.effort,
 		fields: ['effort'],
 		inputs: [
 			number(
-				'Effort, 1 to 10',
+				texts.effortOneToTen,
 				['', 1, 10],
 				({ effort }) => effort,
 				(drill, value) => ({ effort: value ?? drill.effort })
@@ -44,11 +46,11 @@ export const KIND: readonly FieldGroup[] = [
 	},
 	{
 		id: 'contact',
-		name: 'Contact',
+		name: texts.contact,
 		fields: ['contact'],
 		inputs: [
 			number(
-				'Contact, 0 to 4',
+				texts.contactNoneToFour,
 				['', 0, 4],
 				({ contact }) => contact,
 				(drill, value) => ({ contact: Math.round(value ?? drill.contact) })
@@ -57,12 +59,12 @@ export const KIND: readonly FieldGroup[] = [
 	},
 	{
 		id: 'frequency',
-		name: 'How often',
+		name: texts.howOften,
 		fields: ['frequency'],
 		inputs: [
 			{
 				kind: 'choice',
-				label: 'How often',
+				label: texts.howOften,
 				options: ['daily', 'regular', 'vary'],
 				value: ({ frequency }) => frequency,
 				write: (_, value) => ({ frequency: value as Drill['frequency'] })
@@ -71,14 +73,14 @@ export const KIND: readonly FieldGroup[] = [
 	},
 	{
 		id: 'partners',
-		name: 'Partners',
+		name: texts.partners,
 		fields: ['partners'],
 		inputs: [
 			{
 				kind: 'choice',
-				label: 'Partners are',
+				label: texts.partnersAre,
 				options: ['like', 'unlike', 'any'],
-				none: 'as they come',
+				none: texts.asTheyCome,
 				value: ({ partners }) => partners ?? '',
 				write: (_, value) => ({
 					partners: value === '' ? undefined : (value as Drill['partners'])
@@ -88,24 +90,24 @@ export const KIND: readonly FieldGroup[] = [
 	},
 	{
 		id: 'ages',
-		name: 'Ages',
+		name: texts.ages,
 		fields: ['ages'],
-		inputs: [age('from', 'From age'), age('to', 'To age')]
+		inputs: [age('from', texts.fromAge), age('to', texts.toAge)]
 	},
 	{
 		id: 'family',
-		name: 'Family',
+		name: texts.family,
 		fields: ['family'],
 		inputs: [
 			{
 				kind: 'text',
-				label: 'Family',
-				hint: 'drills that take turns',
+				label: texts.family,
+				hint: texts.drillsThatTakeTurns,
 				value: ({ family }) => family ?? '',
 				write: (_, typed) => ({ family: typed.trim() || undefined })
 			}
 		]
 	},
-	tick('live', 'Live play', 'live play: a second pair of eyes helps'),
-	tick('restByDesign', 'Rest', 'they rest by design')
+	tick('live', texts.livePlay, texts.livePlayASecondPairOf),
+	tick('restByDesign', texts.rest, texts.theyRestByDesign)
 ];

@@ -1,7 +1,9 @@
 import { fixturesIn, fixturesText, kitIn, kitText, rolesIn, rolesText } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 
-const coaches = (field: 'min' | 'ideal', label: string): NumberInput =>
+const coaches = (field: 'min' | 'ideal', label: Message): NumberInput =>
 	number(
 		label,
 		['', 0, 50],
@@ -9,7 +11,7 @@ const coaches = (field: 'min' | 'ideal', label: string): NumberInput =>
 		(drill, value) => ({ coaches: { ...drill.coaches, [field]: value ?? drill.coaches[field] } })
 	);
 
-const hazard = (field: 'swing' | 'flight', label: string): NumberInput =>
+const hazard = (field: 'swing' | 'flight', label: Message): NumberInput =>
 	number(
 		label,
 		['m', 0],
@@ -21,13 +23,13 @@ const hazard = (field: 'swing' | 'flight', label: string): NumberInput =>
 export const NEEDS: readonly FieldGroup[] = [
 	{
 		id: 'kit',
-		name: 'Kit',
+		name: texts.kit,
 		fields: ['kit'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'Kit',
-				hint: '2 ball a copy, 1 bib a player',
+				label: texts.kit,
+				hint: texts.n2BallACopy1Bib,
 				value: kitText,
 				write: (_, typed) => ({ kit: kitIn(typed) })
 			}
@@ -35,13 +37,13 @@ export const NEEDS: readonly FieldGroup[] = [
 	},
 	{
 		id: 'fixtures',
-		name: 'Must stand in the zone',
+		name: texts.mustStandInTheZone,
 		fields: ['fixtures'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'Must stand in the zone',
-				hint: '1 goal',
+				label: texts.mustStandInTheZone,
+				hint: texts.n1Goal,
 				value: fixturesText,
 				write: (_, typed) => ({ fixtures: fixturesIn(typed) })
 			}
@@ -49,13 +51,13 @@ export const NEEDS: readonly FieldGroup[] = [
 	},
 	{
 		id: 'needsRole',
-		name: 'Roles in each copy',
+		name: texts.rolesInEachCopy,
 		fields: ['needsRole'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'Roles in each copy',
-				hint: '1 keeper',
+				label: texts.rolesInEachCopy,
+				hint: texts.n1Keeper,
 				value: rolesText,
 				write: (_, typed) => ({ needsRole: rolesIn(typed) })
 			}
@@ -63,17 +65,17 @@ export const NEEDS: readonly FieldGroup[] = [
 	},
 	{
 		id: 'coaches',
-		name: 'Adults of a copy',
+		name: texts.adultsOfACopy,
 		fields: ['coaches'],
-		inputs: [coaches('min', 'Adults, least'), coaches('ideal', 'Adults, best')]
+		inputs: [coaches('min', texts.adultsLeast), coaches('ideal', texts.adultsBest)]
 	},
 	{
 		id: 'setup',
-		name: 'Laying out',
+		name: texts.layingOut,
 		fields: ['setup'],
 		inputs: [
 			number(
-				'To lay out',
+				texts.toLayOut,
 				['s', 0],
 				({ setup }) => setup?.seconds,
 				({ setup }, seconds) => ({
@@ -81,7 +83,7 @@ export const NEEDS: readonly FieldGroup[] = [
 				})
 			),
 			number(
-				'By adults',
+				texts.byAdults,
 				['', 0],
 				({ setup }) => setup?.adults,
 				({ setup }, adults) => ({ setup: setup && orNone({ seconds: setup.seconds, adults }) })
@@ -90,11 +92,11 @@ export const NEEDS: readonly FieldGroup[] = [
 	},
 	{
 		id: 'explain',
-		name: 'To explain',
+		name: texts.toExplain,
 		fields: ['explainSeconds'],
 		inputs: [
 			number(
-				'To explain',
+				texts.toExplain,
 				['s', 0, 3600],
 				({ explainSeconds }) => explainSeconds,
 				(_, explainSeconds) => ({ explainSeconds })
@@ -103,14 +105,14 @@ export const NEEDS: readonly FieldGroup[] = [
 	},
 	{
 		id: 'hazards',
-		name: 'Kept clear',
+		name: texts.keptClear,
 		fields: ['hazards'],
 		inputs: [
-			hazard('swing', 'Around a swing'),
-			hazard('flight', 'Where balls fly'),
+			hazard('swing', texts.aroundASwing),
+			hazard('flight', texts.whereBallsFly),
 			{
 				kind: 'tick',
-				label: 'they look up, into the sky',
+				label: texts.theyLookUpIntoTheSky,
 				value: ({ hazards }) => hazards?.looksUp ?? false,
 				write: ({ hazards }, looksUp) => ({ hazards: orNone({ ...hazards, looksUp }) })
 			}

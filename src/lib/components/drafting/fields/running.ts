@@ -1,7 +1,9 @@
 import type { Drill } from '$core/model/drill';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 
-const group = (field: 'min' | 'ideal' | 'max', label: string): NumberInput =>
+const group = (field: 'min' | 'ideal' | 'max', label: Message): NumberInput =>
 	number(
 		label,
 		['', 1, 500],
@@ -10,7 +12,7 @@ const group = (field: 'min' | 'ideal' | 'max', label: string): NumberInput =>
 	);
 
 type Turn = Drill['turn'];
-const turn = (field: keyof Turn, label: string): NumberInput =>
+const turn = (field: keyof Turn, label: Message): NumberInput =>
 	number(
 		label,
 		['s', 0.5, 3600],
@@ -25,7 +27,7 @@ const turn = (field: keyof Turn, label: string): NumberInput =>
 
 const rotation = (
 	field: 'everyTurns' | 'everySeconds',
-	label: string,
+	label: Message,
 	[unit, least]: [string, number]
 ): NumberInput =>
 	number(
@@ -38,7 +40,7 @@ const rotation = (
 		}
 	);
 
-const ground = (field: 'length' | 'width' | 'perPlayer', label: string, unit: string) =>
+const ground = (field: 'length' | 'width' | 'perPlayer', label: Message, unit: string) =>
 	number(
 		label,
 		[unit, field === 'perPlayer' ? 0 : 1],
@@ -55,49 +57,49 @@ const ground = (field: 'length' | 'width' | 'perPlayer', label: string, unit: st
 export const RUNNING: readonly FieldGroup[] = [
 	{
 		id: 'spots',
-		name: 'Spots, moves and ways',
+		name: texts.spotsMovesAndWays,
 		fields: ['spots', 'rotation', 'paths'],
 		inputs: [
-			rotation('everyTurns', 'They move on every … turns', ['', 1]),
-			rotation('everySeconds', 'Or every … seconds', ['s', 0.5])
+			rotation('everyTurns', texts.theyMoveOnEveryTurns, ['', 1]),
+			rotation('everySeconds', texts.orEverySeconds, ['s', 0.5])
 		]
 	},
 	{
 		id: 'turn',
-		name: 'A turn',
+		name: texts.turn,
 		fields: ['turn'],
 		inputs: [
-			turn('workSeconds', 'A turn lasts'),
-			turn('headwaySeconds', 'Next starts after'),
-			turn('shortSeconds', 'Shortest'),
-			turn('longSeconds', 'Longest')
+			turn('workSeconds', texts.turnLasts),
+			turn('headwaySeconds', texts.nextStartsAfter),
+			turn('shortSeconds', texts.shortest),
+			turn('longSeconds', texts.longest)
 		]
 	},
 	{
 		id: 'group',
-		name: 'Players of a copy',
+		name: texts.playersOfACopy,
 		fields: ['group'],
-		inputs: [group('min', 'Least players'), group('ideal', 'Best'), group('max', 'Most')]
+		inputs: [group('min', texts.leastPlayers), group('ideal', texts.best), group('max', texts.most)]
 	},
 	{
 		id: 'ground',
-		name: 'Ground of a copy',
+		name: texts.groundOfACopy,
 		fields: ['ground'],
 		inputs: [
-			ground('length', 'Ground, long', 'm'),
-			ground('width', 'Wide', 'm'),
-			ground('perPlayer', 'A player at least', 'm²')
+			ground('length', texts.groundLong, 'm'),
+			ground('width', texts.wide, 'm'),
+			ground('perPlayer', texts.playerAtLeast, 'm²')
 		]
 	},
 	{
 		id: 'sides',
-		name: 'Sides',
+		name: texts.sides,
 		fields: ['sides'],
 		inputs: [
 			{
 				kind: 'text',
-				label: 'Sides, by comma',
-				hint: 'left, right',
+				label: texts.sidesByComma,
+				hint: texts.leftRight,
 				value: ({ sides }) => (sides?.names ?? []).join(', '),
 				write: ({ sides }, typed) => {
 					const names = typed
@@ -108,7 +110,7 @@ export const RUNNING: readonly FieldGroup[] = [
 				}
 			},
 			number(
-				'Change after … turns',
+				texts.changeAfterTurns,
 				['', 1],
 				({ sides }) => sides?.everyTurns,
 				({ sides }, value) =>

@@ -1,9 +1,11 @@
 import type { Drill, RungChange } from '$core/model/drill';
 import { cuesIn, cuesText, faultsIn, faultsText, linesOf, listOf } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
+import texts from '$texts/drafting';
+import type { Message } from '$words';
 
 type Listed = 'calls' | 'prompts' | 'praise';
-const list = (field: Listed, name: string, hint: string): FieldGroup => ({
+const list = (field: Listed, name: Message, hint: Message): FieldGroup => ({
 	id: field,
 	name,
 	fields: [field],
@@ -25,7 +27,7 @@ const counting = (drill: Drill, change: Partial<Success>): RungChange => {
 	return { success: next.counts === '' ? undefined : orNone(next) };
 };
 const JUDGES = ['outcome', 'decision', 'form', 'talk', 'effort'] as const;
-const windowEnd = (end: 0 | 1, label: string): NumberInput =>
+const windowEnd = (end: 0 | 1, label: Message): NumberInput =>
 	number(
 		label,
 		['%', 0, 100],
@@ -41,12 +43,12 @@ const windowEnd = (end: 0 | 1, label: string): NumberInput =>
 export const SAID: readonly FieldGroup[] = [
 	{
 		id: 'summary',
-		name: 'In a sentence',
+		name: texts.inASentence,
 		fields: ['summary'],
 		inputs: [
 			{
 				kind: 'text',
-				label: 'In a sentence',
+				label: texts.inASentence,
 				value: ({ summary }) => summary,
 				write: (_, summary) => ({ summary })
 			}
@@ -54,13 +56,13 @@ export const SAID: readonly FieldGroup[] = [
 	},
 	{
 		id: 'cues',
-		name: 'Cues',
+		name: texts.cues,
 		fields: ['cues'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'Cues',
-				hint: 'one a line; "spot: cue" for one spot',
+				label: texts.cues,
+				hint: texts.oneALineSpotCueFor,
 				value: cuesText,
 				write: (_, typed, calling) => ({ cues: cuesIn(typed, calling) })
 			}
@@ -68,30 +70,30 @@ export const SAID: readonly FieldGroup[] = [
 	},
 	{
 		id: 'faults',
-		name: 'What goes wrong',
+		name: texts.whatGoesWrong,
 		fields: ['faults'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'What goes wrong',
-				hint: 'seen > what to say > a rung that helps',
+				label: texts.whatGoesWrong,
+				hint: texts.seenWhatToSayRungThat,
 				value: faultsText,
 				write: (drill, typed) => ({ faults: faultsIn(typed, drill) })
 			}
 		]
 	},
-	list('calls', 'Players call', 'one a line'),
-	list('prompts', 'Called at random', 'one a line'),
-	list('praise', 'Praise', 'one a line'),
+	list('calls', texts.playersCall, texts.oneALine),
+	list('prompts', texts.calledAtRandom, texts.oneALine),
+	list('praise', texts.praise, texts.oneALine),
 	{
 		id: 'cautions',
-		name: 'Cautions',
+		name: texts.cautions,
 		fields: ['cautions'],
 		inputs: [
 			{
 				kind: 'lines',
-				label: 'Cautions',
-				hint: 'one a line',
+				label: texts.cautions,
+				hint: texts.oneALine,
 				value: ({ cautions }) => cautions.join('\n'),
 				write: (_, typed) => ({ cautions: linesOf(typed) })
 			}
@@ -99,36 +101,36 @@ export const SAID: readonly FieldGroup[] = [
 	},
 	{
 		id: 'success',
-		name: 'What counts',
+		name: texts.whatCounts,
 		fields: ['success'],
 		inputs: [
 			{
 				kind: 'text',
-				label: 'Counts as clean',
-				hint: 'what a watcher can see',
+				label: texts.countsAsClean,
+				hint: texts.whatAWatcherCanSee,
 				value: ({ success }) => success?.counts ?? '',
 				write: (drill, counts) => counting(drill, { counts })
 			},
 			{
 				kind: 'choice',
-				label: 'Judged by',
+				label: texts.judgedBy,
 				options: JUDGES,
 				value: ({ success }) => success?.judge ?? 'outcome',
 				write: (drill, judge) => counting(drill, { judge: judge as Success['judge'] })
 			},
 			{
 				kind: 'choice',
-				label: 'Of',
+				label: texts.of,
 				options: ['worker', 'opponent'],
-				none: 'all',
+				none: texts.all,
 				value: ({ success }) => success?.by ?? '',
 				write: (drill, by) => counting(drill, { by: (by || undefined) as Success['by'] })
 			},
-			windowEnd(0, 'Clean from'),
-			windowEnd(1, 'To'),
+			windowEnd(0, texts.cleanFrom),
+			windowEnd(1, texts.to),
 			{
 				kind: 'text',
-				label: 'Not counted, by comma',
+				label: texts.notCountedByComma,
 				value: ({ success }) => (success?.ignores ?? []).join(', '),
 				write: (drill, typed) => counting(drill, { ignores: listOf(typed.replaceAll(',', '\n')) })
 			}

@@ -6,7 +6,6 @@
 	import { untrack } from 'svelte';
 	import { sizeHere } from '$core/building';
 	import { toContext } from '$core/practice';
-	import { kept } from '$core/words';
 	import DrillRun from '$lib/components/drill/DrillRun.svelte';
 	import DrillWords from '$lib/components/drill/DrillWords.svelte';
 	import Ladder from '$lib/components/drill/Ladder.svelte';
@@ -14,14 +13,15 @@
 	import TurnsChart from '$lib/components/drill/TurnsChart.svelte';
 	import Uses from '$lib/components/drill/Uses.svelte';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drills';
 	import { percent, turnsWords } from '$lib/components/tape/words';
 	import { EMPTY_PERIOD, fitOf } from '$lib/components/shelf/fits';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const MINUTES = 12;
 	const { drill } = $derived(data);
 	const isNewest = $derived(drill.revision === data.revisions[0]?.revision);
@@ -50,12 +50,15 @@
 		[true, false].map((isAdult) => {
 			const gives = givenWith(drill, players, { ...asked, adults: isAdult ? spotsOfEither : 0 });
 			const words = gives
-				? `${turnsWords(gives.turns)}, waits ${percent(gives.waitShare)}`
-				: 'does not run so';
-			return { isAdult, name: isAdult ? 'an adult' : 'players in turn', words };
+				? say(texts.waits, {
+						reps: turnsWords(gives.turns, say),
+						percent: percent(gives.waitShare)
+					})
+				: say(texts.doesNotRunSo);
+			return { isAdult, name: isAdult ? say(texts.adult) : say(texts.playersInTurn), words };
 		})
 	);
-	const fit = $derived(fitOf(plan, drill, MINUTES, { saysMinutes: true }));
+	const fit = $derived(fitOf(plan, drill, MINUTES, { say, saysMinutes: true }));
 	const marked = $derived.by(() => {
 		const sized = sizeHere(plan, {
 			period: EMPTY_PERIOD,
@@ -88,44 +91,44 @@
 	);
 </script>
 
-<Page team={data.team} current="drills" title={kept(drill.name)} intro={kept(drill.summary)}>
+<Page team={data.team} current="drills" title={drill.name} intro={drill.summary}>
 	{#snippet ways()}
 		{#if isNewest}
-			<a href="{own}/edit">Edit</a>
+			<a href="{own}/edit">{say(texts.edit)}</a>
 		{:else}
-			<a href="{own}/edit?revision={drill.revision}">Restore this revision</a>
+			<a href="{own}/edit?revision={drill.revision}">{say(texts.restoreThisRevision)}</a>
 		{/if}
-		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">Copy</a>
-		<a href="{own}/file" download="{drill.id}.json">{w('The drill as a file')}</a>
-		<form method="POST" use:enhance={stay}>
+		<a href="/{data.team.id}/drills/new?from={encodeURIComponent(drill.id)}">{say(texts.copy)}</a>
+		<a href="{own}/file" download="{drill.id}.json">{say(texts.theDrillAsAFile)}</a>
+		<form method="POST" use:enhance={stay(say)}>
 			<button class="link" formaction={data.isArchived ? '?/restore' : '?/archive'}
-				>{data.isArchived ? 'Restore' : 'Archive'}</button
+				>{data.isArchived ? say(texts.restore) : say(texts.archive)}</button
 			>
 		</form>
-		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
+		<a href="/{data.team.id}/drills">{say(texts.backToTheShelf)}</a>
 	{/snippet}
 	{#if data.isArchived}
 		<p role="status">
-			{w('This drill is archived: it is not on the shelf, and practices that have it keep it.')}
+			{say(texts.thisDrillIsArchivedItIs)}
 		</p>
 	{/if}
 	<div class="columns">
 		<div>
 			<div class="choices">
-				<Select id="rung" size="sm" labelText={w('Rung')} bind:selected={rung}>
-					<SelectItem value="" text={w('The drill itself')} />
+				<Select id="rung" size="sm" labelText={say(texts.rung)} bind:selected={rung}>
+					<SelectItem value="" text={say(texts.theDrillItself)} />
 					{#each drill.rungs as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 					{#if drill.rungs.length > 0}
-						<SelectItem value="climb" text={w('Climb through all rungs')} />
+						<SelectItem value="climb" text={say(texts.climbThroughAllRungs)} />
 					{/if}
 				</Select>
 				{#if canFeed}
 					<fieldset>
-						<legend>{w('Who feeds')}</legend>
+						<legend>{say(texts.whoFeeds)}</legend>
 						{#each feeders as { isAdult, name, words } (name)}
 							<label class="tickable">
 								<input type="radio" name="feeds" value={isAdult} bind:group={feeds} />
-								{w(name)} <span>{w(words)}</span>
+								{name} <span>{words}</span>
 							</label>
 						{/each}
 					</fieldset>
@@ -135,8 +138,8 @@
 		</div>
 		<div>
 			<p class="fit">
-				<strong>{w(`For ${here} players here:`)}</strong>
-				{w(fit.words)}
+				<strong>{say(texts.forPlayersHere, { here })}</strong>
+				{fit.words}
 			</p>
 			<TurnsChart {given} {players} {marked} onchoose={(count) => (chosen = count)} />
 			<Ladder team={data.team.id} {drill} {players} minutes={MINUTES} adults={asked.adults} />

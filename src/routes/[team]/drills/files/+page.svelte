@@ -3,40 +3,47 @@
 	import { enhance } from '$app/forms';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drills';
 	import type { ActionData, PageData } from './$types';
 	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 	const drills = $derived(form && 'drills' in form ? form.drills : null);
-	const STATES = { new: 'is new', same: 'is here already, the same', clash: 'is another here' };
+	const STATES = {
+		new: say(texts.isNew),
+		same: say(texts.isHereAlreadyTheSame),
+		clash: say(texts.isAnotherHere)
+	};
 	const count = (state: string) => drills?.filter((drill) => drill.state === state).length ?? 0;
-	const INTRO =
-		'Drills travel as fieldplan/drill@1, plain JSON: one file a drill, or many in a zip. Nothing is stored before you say so.';
+	const INTRO = say(texts.drillsTravelAsFieldplanDrill1);
 </script>
 
-<Page team={data.team} current="drills" title="Drills as files" intro={INTRO} narrow>
+<Page team={data.team} current="drills" title={say(texts.drillsAsFiles)} intro={INTRO} narrow>
 	{#snippet ways()}
 		<a href="/{data.team.id}/drills/files/download" download="drills.zip"
-			>{w('All drills as a zip')}</a
+			>{say(texts.allDrillsAsAZip)}</a
 		>
-		<a href="/{data.team.id}/drills">{w('Back to the shelf')}</a>
+		<a href="/{data.team.id}/drills">{say(texts.backToTheShelf)}</a>
 	{/snippet}
 	<Outcome {misfit} />
-	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay}>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay(say)}>
 		<label class="file">
-			{w('A drill, or a zip of drills')}
+			{say(texts.drillOrAZipOfDrills)}
 			<input type="file" name="file" accept=".json,.zip,application/json,application/zip" />
 		</label>
-		<Button type="submit" size="small" kind="tertiary">Look at the file</Button>
+		<Button type="submit" size="small" kind="tertiary">{say(texts.lookAtTheFile)}</Button>
 		{#if drills}
 			<p class="sum">
-				{w(
-					`${count('new')} new drills, ${count('same')} that are here already, ${count('clash')} to decide, ${count('fault')} with faults that are left out.`
-				)}
+				{say(texts.newDrillsThatAreHereAlready, {
+					count: count('new'),
+					count2: count('same'),
+					count3: count('clash'),
+					count4: count('fault')
+				})}
 			</p>
 			<ul>
 				{#each drills as drill, index (index)}
@@ -45,24 +52,25 @@
 						{#if drill.state === 'fault'}
 							<span class="fault">{drill.file}: {drill.misfit?.path} {drill.misfit?.message}</span>
 						{:else}
-							<span>{drill.id} {w(STATES[drill.state])}</span>
+							<span>{drill.id} {STATES[drill.state]}</span>
 						{/if}
 						{#if drill.state === 'clash'}
 							<select
 								class="typed"
 								name="choice {drill.id}"
-								aria-label="What becomes of {drill.name}"
+								aria-label={say(texts.whatBecomesOf, { name: drill.name })}
 							>
-								<option value="leave">leave it out</option>
-								<option value="revise">{w('take it as a new revision')}</option>
-								<option value="copy">{w('take it as another drill')}</option>
+								<option value="leave">{say(texts.leaveItOut)}</option>
+								<option value="revise">{say(texts.takeItAsANewRevision)}</option>
+								<option value="copy">{say(texts.takeItAsAnotherDrill)}</option>
 							</select>
 						{/if}
 					</li>
 				{/each}
 			</ul>
 			{#if count('new') + count('clash') > 0}
-				<Button type="submit" size="small" formaction="?/store">{w('Import the drills')}</Button>
+				<Button type="submit" size="small" formaction="?/store">{say(texts.importTheDrills)}</Button
+				>
 			{/if}
 		{/if}
 	</form>

@@ -9,14 +9,14 @@
 	import { halfOverlaps } from '$core/ground';
 	import { copiesByFixtures, copiesInZone } from '$core/sizing';
 	import type { Ground, Zone } from '$core/model/team';
-	import { kept } from '$core/words';
 	import GroundMap from '$lib/components/ground/GroundMap.svelte';
 	import GroundPanel from '$lib/components/ground/GroundPanel.svelte';
 	import ZonePanel from '$lib/components/ground/ZonePanel.svelte';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/ground';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { GroundEditor } from '$lib/state/groundEditor.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -24,7 +24,7 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const editor = new GroundEditor({ stored: () => data.ground, makeId: () => `z-${nanoid(8)}` });
 	let drillId = $state('');
 	let date = $state(untrack(() => data.next.date));
@@ -43,11 +43,15 @@
 			: null
 	);
 	const sunWords = $derived.by(() => {
-		if (editor.ground.indoors) return 'Under a roof: no sun.';
-		if (!editor.ground.place) return 'Say where it lies, and the sun is drawn.';
+		if (editor.ground.indoors) return say(texts.underARoofNoSun);
+		if (!editor.ground.place) return say(texts.sayWhereItLiesAndThe);
 		if (!sun || sun.height <= 0)
-			return `The sun is down at ${clockAt(data.next.start, minutes * 60)}.`;
-		return `The sun is in the ${compassName(sun.bearing)}, ${Math.round(sun.height)}° high at ${clockAt(data.next.start, minutes * 60)}.`;
+			return say(texts.theSunIsDownAt, { clockAt: clockAt(data.next.start, minutes * 60) });
+		return say(texts.theSunIsInTheHigh, {
+			compassName: compassName(sun.bearing),
+			value: Math.round(sun.height),
+			clockAt: clockAt(data.next.start, minutes * 60)
+		});
 	});
 	const slips = $derived(halfOverlaps(editor.ground));
 	/** The zone of a refusal at `zones[2].name`, and its field. */
@@ -73,6 +77,7 @@
 	}
 	let sheet: HTMLFormElement | undefined = $state();
 	const draft = new FormDraft<Ground>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
 		read: () => editor.ground,
@@ -84,26 +89,27 @@
 
 <svelte:window onkeydown={keys} />
 
-<Page team={data.team} current="ground" title="Ground" heading={kept(editor.ground.name)}>
+<Page team={data.team} current="ground" title={say(texts.ground)} heading={editor.ground.name}>
 	{#snippet ways()}
 		{#each data.grounds.filter(({ id }) => id !== data.ground.id) as { id, name } (id)}
 			<a href="/{data.team.id}/ground/{encodeURIComponent(id)}">{name}</a>
 		{/each}
 		<form method="POST" action="/{data.team.id}/ground?/add">
-			<Button type="submit" size="small" kind="tertiary">{w('Another ground')}</Button>
+			<Button type="submit" size="small" kind="tertiary">{say(texts.anotherGround)}</Button>
 		</form>
 		<Button size="small" kind="tertiary" disabled={!editor.canUndo} on:click={() => editor.undo()}
-			>Undo</Button
+			>{say(texts.undo)}</Button
 		>
 		<DraftForm {draft} action="?/save" bind:form={sheet}>
 			<input type="hidden" name="ground" value={JSON.stringify(editor.ground)} />
-			<Button type="submit" size="small" disabled={!editor.isChanged}>{w('Save the ground')}</Button
+			<Button type="submit" size="small" disabled={!editor.isChanged}
+				>{say(texts.saveTheGround)}</Button
 			>
 		</DraftForm>
 	{/snippet}
 	<Outcome
 		{misfit}
-		where={fault ? `${w('Zone')} ${fault.zone?.name}, ${fault.field}:` : undefined}
+		where={fault ? say(texts.zone2, { name: fault.zone?.name, field: fault.field }) : undefined}
 		saved={!!form && 'saved' in form && !editor.isChanged}
 		{draft}
 		form={sheet}
@@ -113,21 +119,25 @@
 			<GroundMap {editor} {sun} {holds} />
 			<div class="tools">
 				<label class="caption" for="drill">
-					{w('Copies of a drill')}
+					{say(texts.copiesOfDrill)}
 					<select class="typed" id="drill" bind:value={drillId}>
-						<option value="">none shown</option>
+						<option value="">{say(texts.noneShown)}</option>
 						{#each data.drills as { id, name } (id)}<option value={id}>{name}</option>{/each}
 					</select>
 				</label>
 				<p>
 					{#if drill}
-						{drill.ground.length} × {drill.ground.width} m for {drill.group.ideal}: {held === 0
-							? w('no zone holds it')
-							: w(`a zone holds up to ${held}`)}
+						{say(texts.mFor, {
+							groundCount: drill.ground.length,
+							width: drill.ground.width,
+							ideal: drill.group.ideal,
+							held: held === 0,
+							held2: held
+						})}
 					{/if}
 				</p>
 				<label class="caption" for="sun-day">
-					Sun on
+					{say(texts.sunOn)}
 					<input class="typed" id="sun-day" type="date" bind:value={date} />
 				</label>
 				<label class="caption" for="sun-minutes">
@@ -138,7 +148,7 @@
 						min="0"
 						max={data.next.minutes}
 						step="5"
-						aria-label={w('Minutes into the practice')}
+						aria-label={say(texts.minutesIntoThePractice)}
 						bind:value={minutes}
 					/>
 				</label>
@@ -148,7 +158,11 @@
 				<ul class="slips">
 					{#each slips as [one, other, shared] (`${one.id} ${other.id}`)}
 						<li>
-							{one.name} and {other.name} share {Math.round(shared)} m²: they cannot be used at once.
+							{say(texts.andShareMTheyCannotBe, {
+								name: one.name,
+								name2: other.name,
+								value: Math.round(shared)
+							})}
 						</li>
 					{/each}
 				</ul>
@@ -165,13 +179,13 @@
 				/>
 			{:else}
 				<GroundPanel ground={editor.ground} onset={(next) => editor.set(next)} />
-				<form method="POST" action="?/remove" use:enhance={stay}>
+				<form method="POST" action="?/remove" use:enhance={stay(say)}>
 					{#if data.grounds.length > 1}
-						<button class="link">{w('Remove this ground')}</button>
+						<button class="link">{say(texts.removeThisGround)}</button>
 					{/if}
 				</form>
 			{/if}
-			<h2>{editor.ground.zones.length} {w('zones')}</h2>
+			<h2>{say(texts.zones, { zoneCount: editor.ground.zones.length })}</h2>
 			<ul>
 				{#each editor.shown.zones as zone (zone.id)}
 					<li>
@@ -190,7 +204,7 @@
 						</span>
 					</li>
 				{:else}
-					<li>{w('None yet: the board needs one to put a drill into.')}</li>
+					<li>{say(texts.noneYetTheBoardNeedsOne)}</li>
 				{/each}
 			</ul>
 			<div class="add">
@@ -199,9 +213,10 @@
 					kind="tertiary"
 					aria-pressed={editor.isDrawing}
 					on:click={() => (editor.isDrawing = !editor.isDrawing)}
-					>{w(editor.isDrawing ? 'Leave drawing' : 'Draw a zone')}</Button
+					>{editor.isDrawing ? say(texts.leaveDrawing) : say(texts.drawZone)}</Button
 				>
-				<Button size="small" kind="tertiary" on:click={() => editor.add()}>{w('Add a zone')}</Button
+				<Button size="small" kind="tertiary" on:click={() => editor.add()}
+					>{say(texts.addZone)}</Button
 				>
 			</div>
 		</div>

@@ -4,7 +4,6 @@
 	import { page } from '$app/state';
 	import { sameValue } from '$core/base';
 	import { weekdayOf } from '$core/conditions';
-	import { kept } from '$core/words';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
@@ -12,11 +11,12 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { ActionData, PageData } from './$types';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/practices';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
 	const past = $derived(data.model && 'date' in data.model ? data.model : null);
 	const template = $derived(data.model && 'name' in data.model ? data.model : null);
@@ -39,6 +39,7 @@
 	let sheet: HTMLFormElement | undefined = $state();
 	const typed = $derived({ date, start, minutes, groundId, place, expected, present });
 	const draft = new FormDraft<typeof proposed>({
+		say,
 		about: untrack(() => page.url.pathname + page.url.search),
 		stamp: () => '',
 		read: () => typed,
@@ -63,18 +64,21 @@
 <Page
 	team={data.team}
 	current="practices"
-	title="New practice"
-	heading={past ? `${dayWords(past.date)} again` : template ? kept(template.name) : 'New practice'}
+	title={say(texts.newPractice)}
+	heading={past
+		? say(texts.again, { dayWords: dayWords(past.date) })
+		: template
+			? template.name
+			: say(texts.newPractice)}
 >
 	{#if data.model}
 		<p>
-			Its {data.model.periods.length}
-			{w('periods come along. Say when, and who comes this time.')}
+			{say(texts.itsPeriodsComeAlongSayWhen, { periodCount: data.model.periods.length })}
 		</p>
 	{/if}
 	{#if !data.model && data.templates.length > 0}
 		<p>
-			Start empty, or with a template:
+			{say(texts.startEmptyOrWithATemplate)}
 			{#each data.templates as { id, name } (id)}
 				<a href="?template={id}" data-sveltekit-reload>{name}</a>
 			{/each}
@@ -90,7 +94,7 @@
 				id="date"
 				name="date"
 				type="date"
-				labelText="Date"
+				labelText={say(texts.date)}
 				required
 				bind:value={date}
 				invalid={!!fault('date')}
@@ -100,7 +104,7 @@
 				id="start"
 				name="start"
 				type="time"
-				labelText="Starts"
+				labelText={say(texts.starts)}
 				required
 				bind:value={start}
 				invalid={!!fault('start')}
@@ -109,18 +113,18 @@
 			<NumberInput
 				id="minutes"
 				name="minutes"
-				labelText="Minutes"
+				labelText={say(texts.minutes)}
 				min={1}
 				max={600}
 				allowEmpty
 				bind:value={minutes}
-				invalidText="1 to 600 minutes"
+				invalidText={say(texts.n1To600Minutes)}
 			/>
 			{#if data.grounds.length > 1}
 				<Select
 					id="groundId"
 					name="groundId"
-					labelText={w('On the ground')}
+					labelText={say(texts.onTheGround)}
 					bind:selected={groundId}
 					on:change={takePlace}
 				>
@@ -130,7 +134,7 @@
 			<TextInput
 				id="place"
 				name="place"
-				labelText="Where"
+				labelText={say(texts.where)}
 				required
 				bind:value={place}
 				invalid={!!fault('place')}
@@ -139,11 +143,18 @@
 		</div>
 		{#if sameDay.length > 0}
 			<p class="taken" role="status">
-				{dayWords(date)}: {w('there is a practice already, at')}
-				{sameDay.map((each) => each.start).join(' and ')}.
+				{say(texts.thereIsPracticeAlreadyAt, {
+					dayWords: dayWords(date),
+					map: sameDay.map((each) => each.start).join(' and ')
+				})}
 			</p>
 		{/if}
-		<h2>{expected.length} of {data.players.length} {w('players come')}</h2>
+		<h2>
+			{say(texts.ofPlayersCome, {
+				expectedCount: expected.length,
+				playerCount: data.players.length
+			})}
+		</h2>
 		<PeoplePicker
 			players={data.players}
 			adults={data.adults}
@@ -151,7 +162,7 @@
 			bind:expected
 			bind:present
 		/>
-		<Button type="submit">{w('Create practice')}</Button>
+		<Button type="submit">{say(texts.createPractice)}</Button>
 	</DraftForm>
 </Page>
 

@@ -5,12 +5,13 @@
 	import { dayWords } from '$lib/components/ui/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/practices';
 	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const base = $derived(`/${data.team.id}/practices`);
 	let practice = $state(untrack(() => data.from ?? data.days[0]?.id ?? ''));
 	let name = $state('');
@@ -20,35 +21,38 @@
 <Page
 	team={data.team}
 	current="practices/templates"
-	title="Templates"
-	intro="The periods of a practice without its day. A new practice can start with one."
+	title={say(texts.templates)}
+	intro={say(texts.thePeriodsOfPracticeWithoutIts)}
 >
 	<ul>
 		{#each data.templates as template (template.id)}
 			<li>
 				<strong>{template.name}</strong>
-				<span>{template.minutes} min</span>
+				<span>{say(texts.min, { minutes: template.minutes })}</span>
 				<span>{template.periods.map((period) => period.name).join(', ')}</span>
-				<form method="POST" action="?/remove" use:enhance={stay}>
+				<form method="POST" action="?/remove" use:enhance={stay(say)}>
 					<input type="hidden" name="template" value={template.id} />
 					<a
 						href="{base}/new?template={template.id}"
-						aria-label="{w('New practice from')} {template.name}">{w('New practice')}</a
+						aria-label={say(texts.newPracticeFrom, { name: template.name })}
+						>{say(texts.newPractice)}</a
 					>
-					<button class="link" aria-label="Remove {template.name}">Remove</button>
+					<button class="link" aria-label={say(texts.remove, { name: template.name })}
+						>{say(texts.remove2)}</button
+					>
 				</form>
 			</li>
 		{:else}
-			<li class="empty">{w('There is none yet. Keep a practice that went well as the first.')}</li>
+			<li class="empty">{say(texts.thereIsNoneYetKeepPractice)}</li>
 		{/each}
 	</ul>
 	{#if data.days.length > 0}
-		<h2>{w('Save a practice as a template')}</h2>
-		<form class="keep" method="POST" action="?/keep" use:enhance={stay}>
+		<h2>{say(texts.savePracticeAsATemplate)}</h2>
+		<form class="keep" method="POST" action="?/keep" use:enhance={stay(say)}>
 			<Select
 				id="practice"
 				name="practice"
-				labelText={w('Practice')}
+				labelText={say(texts.practice)}
 				bind:selected={practice}
 				invalid={!!fault('practice')}
 				invalidText={fault('practice')}
@@ -60,14 +64,14 @@
 			<TextInput
 				id="name"
 				name="name"
-				labelText="Called"
+				labelText={say(texts.called)}
 				required
 				maxlength={200}
 				bind:value={name}
 				invalid={!!fault('name')}
 				invalidText={fault('name')}
 			/>
-			<Button type="submit" size="field">Save as a template</Button>
+			<Button type="submit" size="field">{say(texts.saveAsATemplate2)}</Button>
 		</form>
 	{/if}
 </Page>

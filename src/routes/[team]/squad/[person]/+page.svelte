@@ -7,17 +7,17 @@
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { Restriction } from '$core/model/team';
-	import { kept } from '$core/words';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/squad';
 	import PersonRecord from '$lib/components/squad/PersonRecord.svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { person } = $derived(data);
 	// What is typed stays until what is stored changes.
 	let note = $derived(data.person.note ?? '');
@@ -29,6 +29,7 @@
 		note !== (person.note ?? '') || !sameValue(restrictions, person.restrictions ?? [])
 	);
 	const draft = new FormDraft<{ note: string; restrictions: Restriction[] }>({
+		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
 		read: () => ({ note, restrictions }),
@@ -43,17 +44,20 @@
 		const match = /^restrictions\[(\d+)\]\.?(.*)$/.exec(misfit?.path ?? '');
 		if (!match) return undefined;
 		const fields: Record<string, string> = {
-			setBy: 'set by',
-			since: 'first day',
-			until: 'last day',
-			'cleared.by': 'lifted by',
-			'cleared.on': 'lifted from'
+			setBy: say(texts.setBy2),
+			since: say(texts.firstDay),
+			until: say(texts.lastDay),
+			'cleared.by': say(texts.liftedBy2),
+			'cleared.on': say(texts.liftedFrom2)
 		};
-		return `Restriction ${Number(match[1]) + 1}, ${fields[match[2]] ?? match[2]}:`;
+		return say(texts.restriction2, {
+			number: Number(match[1]) + 1,
+			match: fields[match[2]] ?? match[2]
+		});
 	});
 	const DAYS = [
-		['since', 'First day'],
-		['until', 'Last day, included (open if empty)']
+		['since', say(texts.firstDay2)],
+		['until', say(texts.lastDayIncludedOpenIfEmpty)]
 	] as const;
 	const fault = (index: number, field: string) =>
 		misfit?.path === `restrictions[${index}].${field}` ? misfit.message : '';
@@ -74,16 +78,18 @@
 <Page
 	team={data.team}
 	current="squad"
-	title={kept(person.name)}
+	title={person.name}
 	narrow
-	intro="What is said here is for those who coach. It leaves this machine only in files that you save."
+	intro={say(texts.whatIsSaidHereIsFor)}
 >
 	{#snippet ways()}
-		<a href="/{data.team.id}/squad">{w('Back to the squad')}</a>
+		<a href="/{data.team.id}/squad">{say(texts.backToTheSquad)}</a>
 		<a href="/{data.team.id}/squad/{encodeURIComponent(person.id)}/export" download
-			>Download what is kept</a
+			>{say(texts.downloadWhatIsKept)}</a
 		>
-		<Button size="small" kind="danger-tertiary" on:click={() => (isLeaving = true)}>Remove</Button>
+		<Button size="small" kind="danger-tertiary" on:click={() => (isLeaving = true)}
+			>{say(texts.remove)}</Button
+		>
 	{/snippet}
 	<Outcome
 		{misfit}
@@ -95,24 +101,29 @@
 	<div class="columns">
 		<DraftForm {draft} action="?/save" bind:form={sheet}>
 			<input type="hidden" name="facts" value={facts} />
-			<TextArea id="note" rows={3} maxlength={2000} labelText="Notes" bind:value={note} />
-			<h2>Kept out of</h2>
+			<TextArea
+				id="note"
+				rows={3}
+				maxlength={2000}
+				labelText={say(texts.notes)}
+				bind:value={note}
+			/>
+			<h2>{say(texts.keptOutOf)}</h2>
 			<p>
-				Only a licensed practitioner sets and lifts this. Field Plan holds to it and decides
-				nothing.
+				{say(texts.onlyALicensedPractitionerSetsAnd)}
 			</p>
 			{#each restrictions as restriction, index (index)}
 				<fieldset>
-					<legend>Restriction {index + 1}</legend>
+					<legend>{say(texts.restriction, { index: index + 1 })}</legend>
 					<Select
 						id="from-{index}"
-						labelText="Kept out of"
+						labelText={say(texts.keptOutOf)}
 						size="sm"
 						selected={restriction.from}
 						on:update={(event) => change(index, { from: event.detail })}
 					>
-						<SelectItem value="contact" text="contact" />
-						<SelectItem value="running" text="running" />
+						<SelectItem value="contact" text={say(texts.contact)} />
+						<SelectItem value="running" text={say(texts.running)} />
 					</Select>
 					{#each DAYS as [field, label] (field)}
 						<TextInput
@@ -129,16 +140,16 @@
 					<TextInput
 						id="by-{index}"
 						size="sm"
-						labelText="Set by"
+						labelText={say(texts.setBy)}
 						value={restriction.setBy ?? ''}
 						on:input={(event) => change(index, { setBy: event.detail ?? '' })}
 						invalid={!!fault(index, 'setBy')}
-						invalidText="Who set it?"
+						invalidText={say(texts.whoSetIt)}
 					/>
 					<TextInput
 						id="cleared-{index}"
 						size="sm"
-						labelText="Lifted by"
+						labelText={say(texts.liftedBy)}
 						value={restriction.cleared?.by ?? ''}
 						on:input={(event) => clear(index, { by: String(event.detail ?? '') })}
 					/>
@@ -146,7 +157,7 @@
 						id="cleared-on-{index}"
 						type="date"
 						size="sm"
-						labelText="Lifted from"
+						labelText={say(texts.liftedFrom)}
 						disabled={!restriction.cleared}
 						value={restriction.cleared?.on ?? ''}
 						on:input={(event) => clear(index, { on: String(event.detail ?? '') })}
@@ -154,20 +165,21 @@
 					<button
 						type="button"
 						class="link"
-						aria-label="Remove restriction {index + 1}"
-						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}>Remove</button
+						aria-label={say(texts.removeRestriction, { index: index + 1 })}
+						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}
+						>{say(texts.remove)}</button
 					>
 				</fieldset>
 			{:else}
-				<p>Nothing.</p>
+				<p>{say(texts.nothing)}</p>
 			{/each}
 			<div class="actions">
-				<Button type="submit">Save</Button>
+				<Button type="submit">{say(texts.save)}</Button>
 				<Button
 					kind="tertiary"
 					on:click={() =>
 						(restrictions = [...restrictions, { from: 'contact', since: data.today, setBy: '' }])}
-					>Add a restriction</Button
+					>{say(texts.addARestriction)}</Button
 				>
 			</div>
 		</DraftForm>
@@ -178,7 +190,7 @@
 {#if isLeaving}
 	<RemoveDialog
 		what={person.name}
-		says={w('Name, number, unit, ratings and notes go. Practices keep a place without a name.')}
+		says={say(texts.nameNumberUnitRatingsAndNotes)}
 		field="player"
 		value={person.id}
 		onclose={() => (isLeaving = false)}

@@ -5,12 +5,13 @@
 	import type { ActionData, PageData } from './$types';
 	import LinesToCorrect from '$lib/components/squad/LinesToCorrect.svelte';
 	import WideTable from '$lib/components/table/WideTable.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/squad';
 	import { stay } from '$lib/components/page/notice.svelte';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	const { skillAreas } = $derived(data.team);
 	const reading = $derived(form && 'reading' in form ? form.reading : null);
 	const message = $derived(form && 'message' in form ? form.message : '');
@@ -21,9 +22,16 @@
 		[';', 'semicolons'],
 		[TAB, 'tabs']
 	]);
-	const FIELDS = ['number', 'name', 'unit', 'positions', 'born', 'leads', 'usually late', 'id'];
-	const many = (count: number, one: string, several: string) =>
-		`${count} ${count === 1 ? one : several}`;
+	const FIELDS = [
+		'number',
+		'name',
+		'unit',
+		'positions',
+		'born',
+		'leads',
+		say(texts.usuallyLate),
+		'id'
+	];
 
 	// What is chosen and put right stays until the file is looked at again.
 	let columns: string[] = $derived(reading?.columns.map(({ takenFor }) => takenFor) ?? []);
@@ -44,42 +52,43 @@
 	}
 </script>
 
-<Page team={data.team} current="squad" title="Squad as a table file">
+<Page team={data.team} current="squad" title={say(texts.squadAsATableFile)}>
 	<p>
-		<a href="/{data.team.id}/squad/table/download" download="squad.csv">Download CSV</a>, change it
-		in any program for tables, and import it here. You see what it holds before anything is stored.
+		<a href="/{data.team.id}/squad/table/download" download="squad.csv">{say(texts.downloadCSV)}</a
+		>{say(texts.changeItInAnyProgramFor)}
 	</p>
-	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay}>
+	<form method="POST" action="?/look" enctype="multipart/form-data" use:enhance={stay(say)}>
 		<input type="hidden" name="columns" value={JSON.stringify(columns)} />
 		<input type="hidden" name="corrected" value={corrected} />
 		{#if corrected === ''}
 			<label class="file"
-				>CSV file <input
+				>{say(texts.cSVFile)}
+				<input
 					type="file"
 					name="file"
 					accept=".csv,.txt,text/csv"
 					onchange={() => (columns = [])}
 				/></label
 			>
-			<Select id="delimiter" name="delimiter" labelText="Between cells" size="sm">
-				<SelectItem value="" text="find out" />
-				<SelectItem value="," text="commas" />
-				<SelectItem value=";" text="semicolons" />
-				<SelectItem value={TAB} text="tabs" />
+			<Select id="delimiter" name="delimiter" labelText={say(texts.betweenCells)} size="sm">
+				<SelectItem value="" text={say(texts.findOut)} />
+				<SelectItem value="," text={say(texts.commas)} />
+				<SelectItem value=";" text={say(texts.semicolons)} />
+				<SelectItem value={TAB} text={say(texts.tabs)} />
 			</Select>
-			<Select id="encoding" name="encoding" labelText="Letters" size="sm">
-				<SelectItem value="auto" text="find out" />
-				<SelectItem value="utf-8" text="UTF-8" />
-				<SelectItem value="windows-1252" text="Windows, western" />
-				<SelectItem value="utf-16le" text="UTF-16" />
+			<Select id="encoding" name="encoding" labelText={say(texts.letters)} size="sm">
+				<SelectItem value="auto" text={say(texts.findOut)} />
+				<SelectItem value="utf-8" text={say(texts.uTF8)} />
+				<SelectItem value="windows-1252" text={say(texts.windowsWestern)} />
+				<SelectItem value="utf-16le" text={say(texts.uTF16)} />
 			</Select>
 		{/if}
 		<Button type="submit" size="small" kind="tertiary"
-			>{reading ? 'Check again' : 'Check the file'}</Button
+			>{reading ? say(texts.checkAgain) : say(texts.checkTheFile)}</Button
 		>
 		{#if reading && reading.trouble === '' && reading.players > 0}
 			<Button type="submit" size="small" formaction="?/store">
-				{w(`Import ${many(reading.players, 'player', 'players')}`)}
+				{say(texts.import, { count: reading.players })}
 			</Button>
 		{/if}
 		{#if message}
@@ -87,36 +96,40 @@
 				lowContrast
 				hideCloseButton
 				kind="error"
-				title="Nothing imported."
+				title={say(texts.nothingImported)}
 				subtitle={message}
 			/>
 		{/if}
 		{#if stored > 0}
 			<p role="status">
-				<strong>{w(`${many(stored, 'player', 'players')} imported.`)}</strong>
-				{w(`${many(lines.length, 'line is', 'lines are')} left to correct below.`)}
-				<a href="/{data.team.id}/squad">{w('Go to the squad')}</a>
+				<strong>{say(texts.imported, { count: stored })}</strong>
+				{say(texts.leftToCorrectBelow, { count: lines.length })}
+				<a href="/{data.team.id}/squad">{say(texts.goToTheSquad)}</a>
 			</p>
 		{/if}
 		{#if reading}
-			<section aria-label="What the file holds">
+			<section aria-label={say(texts.whatTheFileHolds)}>
 				{#if stored === 0}
 					<p>
-						{w(many(reading.players, 'player', 'players'))},
-						{reading.added} of them new{#if reading.delimiter}, {DELIMITER.get(reading.delimiter) ??
-								reading.delimiter} between cells, letters as {reading.encoding}{/if}.
+						{say(texts.ofThemNew, {
+							count: reading.players,
+							added: reading.added
+						})}{#if reading.delimiter}{say(texts.betweenCellsLettersAs, {
+								delimiter: DELIMITER.get(reading.delimiter) ?? reading.delimiter,
+								encoding: reading.encoding
+							})}{/if}.
 					</p>
 				{/if}
 				{#if reading.trouble}<p class="wrong" role="alert">{reading.trouble}</p>{/if}
 				{#if lines.length > 0}
 					<h2 class:wrong={reading.bad.length > 0}>
-						{many(reading.bad.length, 'line', 'lines')} to correct
+						{say(texts.toCorrect, { count: reading.bad.length })}
 					</h2>
 					{#if corrected === ''}
 						<p>
 							{reading.players > 0
-								? 'Import the other lines now and correct these here, or correct the file and check it again.'
-								: 'Correct the file, and check it again.'}
+								? say(texts.importTheOtherLinesNowAnd)
+								: say(texts.correctTheFileAndCheckIt)}
 						</p>
 					{/if}
 					<LinesToCorrect
@@ -128,25 +141,25 @@
 					/>
 				{/if}
 				{#if reading.notes.length > 0}
-					<h2>Taken as it is written</h2>
+					<h2>{say(texts.takenAsItIsWritten)}</h2>
 					<ul>
 						{#each reading.notes as { line, column, message: words }, index (index)}
-							<li>Line {line}, {column}: {words}</li>
+							<li>{say(texts.line4, { line, column, words })}</li>
 						{/each}
 					</ul>
 				{/if}
 				{#if corrected === ''}
-					<h2>Columns</h2>
+					<h2>{say(texts.columns)}</h2>
 					<div class="columns">
 						{#each reading.columns as { heading }, place (place)}
 							<Select
 								id="column-{place}"
 								size="sm"
-								labelText="“{heading}” is"
+								labelText={say(texts.is, { heading })}
 								selected={columns[place]}
 								on:update={(event) => (columns = columns.with(place, String(event.detail)))}
 							>
-								<SelectItem value="" text="left out" />
+								<SelectItem value="" text={say(texts.leftOut)} />
 								{#each FIELDS as field (field)}<SelectItem value={field} text={field} />{/each}
 								{#each skillAreas as { id, name } (id)}
 									<SelectItem value={id} text={name} />
@@ -156,13 +169,13 @@
 					</div>
 				{/if}
 				{#if reading.rows.length > 0}
-					<h2>The first rows</h2>
+					<h2>{say(texts.theFirstRows)}</h2>
 					<WideTable
 						headings={[
-							'No.',
-							'Name',
-							w('Unit'),
-							'Positions',
+							say(texts.no),
+							say(texts.name),
+							say(texts.unit),
+							say(texts.positions),
 							...skillAreas.map(({ name }) => name)
 						]}
 					>

@@ -1,19 +1,25 @@
 <script lang="ts">
-	import { kept } from '$core/words';
 	import DrillForm from '$lib/components/drafting/DrillForm.svelte';
 	import Page from '$lib/components/page/Page.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/drills';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const w = useWording();
-	const INTRO = 'Saving makes a new revision; practices keep the one that they were built with.';
+	const say = useWords();
+	const INTRO = say(texts.savingMakesANewRevisionPractices);
 </script>
 
-<Page team={data.team} current="drills" title="Edit {kept(data.drill.name)}" intro={INTRO}>
+<Page
+	team={data.team}
+	current="drills"
+	title={say(texts.edit2, { name: data.drill.name })}
+	intro={INTRO}
+>
 	{#snippet ways()}
-		<a href="/{data.team.id}/drills/{encodeURIComponent(data.drill.id)}">{w('Back to the drill')}</a
+		<a href="/{data.team.id}/drills/{encodeURIComponent(data.drill.id)}"
+			>{say(texts.backToTheDrill)}</a
 		>
 	{/snippet}
 	<DrillForm drill={data.drill} team={data.team} misfit={form?.misfit ?? null} stamp={data.stamp} />

@@ -4,27 +4,31 @@
 	import { toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import DrawingsSheet from '$lib/components/paper/DrawingsSheet.svelte';
-	import { useWording } from '$lib/components/page/wording.svelte';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/paper';
 	import PlanSheet from '$lib/components/paper/PlanSheet.svelte';
 	import { dayWords } from '$lib/components/ui/dates';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
 
-	const w = useWording();
+	const say = useWords();
 	let withDrawings = $state(false);
 	const evaluation = $derived(evaluate(data.stored.practice, toContext(data.surroundings)));
 	const practice = $derived(data.stored.practice);
 </script>
 
-<svelte:head><title>{dayWords(practice.date)}, sheet · Field Plan</title></svelte:head>
+<svelte:head
+	><title>{say(texts.sheetFieldPlan, { dayWords: dayWords(practice.date) })}</title></svelte:head
+>
 <BibShapes />
 <header>
-	<a href="/{practice.teamId}/practices/{practice.id}">Back to the board</a>
+	<a href="/{practice.teamId}/practices/{practice.id}">{say(texts.backToTheBoard)}</a>
 	<label class="tickable"
-		><input type="checkbox" bind:checked={withDrawings} /> {w('with drawings of the drills')}</label
+		><input type="checkbox" bind:checked={withDrawings} />
+		{say(texts.withDrawingsOfTheDrills)}</label
 	>
-	<Button size="small" on:click={() => window.print()}>Print this sheet</Button>
+	<Button size="small" on:click={() => window.print()}>{say(texts.printThisSheet)}</Button>
 </header>
 <main>
 	<PlanSheet {evaluation} week={data.week} />

@@ -1,2 +1,0 @@
-export { GLOSSARY, type Term } from './glossary';
-export { howMany, kept, oneAndMany, wordingOf, type OwnWords, type Wording } from './reword';

@@ -1,0 +1,31 @@
+import { messages } from '../message';
+
+export default messages({
+	of: '{start}, {coming} of {peopleCount} {isHeld, select, true {came} other {come}}',
+	soFar: 'So far',
+	on: '{name} on {dayWords}',
+	comes: 'comes',
+	late: 'late',
+	absent: 'absent',
+	minutesIsLateOn: 'Minutes {name} is late on {dayWords}',
+	min: 'min',
+	whyIsAbsentOn: 'Why {name} is absent on {dayWords}',
+	reason: 'reason',
+	usuallyLate: 'usually late',
+	attendance: 'Attendance',
+	attendanceInWeek: 'Attendance in week {week}',
+	week: 'Week {week}',
+	thisWeek: 'This week',
+	noPracticeIsPlannedInThis: 'No {practice} is planned in this week.',
+	createPractice: 'Create {aPractice}',
+	saveAttendance: 'Save attendance',
+	practiceThatIsToComeIs:
+		'{APractice} that is to come is planned with it at once; of one that was held, {turns} and minutes are counted anew.',
+	usuallyLate2: 'Usually late: {map}.',
+	nobodyIsUsuallyLate: 'Nobody is usually late.',
+	lateOfMinAbout: 'late {late} of {asked}, about {minutes} min',
+	absent2: 'absent {absent}',
+	alwaysThereOf: 'always there, {asked} of {asked}',
+	players: '{Players}',
+	adults: '{Adults}'
+});

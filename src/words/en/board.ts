@@ -1,0 +1,38 @@
+import { messages } from '../message';
+
+export default messages({
+	fieldPlan: '{dayWords} · Field Plan',
+	theyAreKeptInThisBrowser:
+		'They are kept in this browser and are sent when you open this {practice} again.',
+	groundAt: '{Ground} at {clockAt}',
+	saving: 'saving …',
+	notSavedTheServerDoesNot: 'not saved: the server does not answer, trying again',
+	notSaved: 'not saved',
+	theServerDoesNotAnswerWho: 'The server does not answer: who met whom is not counted now.',
+	noZoneOfThisGroundHolds: 'No {zone} of this {ground} holds {name}.',
+	water: 'Water',
+	talk: 'Talk',
+	close: 'Close',
+	whenAndWhere: 'When and where',
+	save: 'Save',
+	cancel: 'Cancel',
+	date: 'Date',
+	noDayOfTheCalendar: 'No day of the calendar',
+	starts: 'Starts',
+	noTimeOfDay: 'No time of day',
+	minutes: 'Minutes',
+	n1To600Minutes: '1 to 600 minutes',
+	where: 'Where',
+	whereIsIt: 'Where is it?',
+	hasAnotherPracticeAlready: '{dayWords} has another {practice} already.',
+	tryAgain: 'Try again',
+	notSaved2: 'Not saved',
+	nothingIsBeingSavedNow: 'Nothing is being saved now.',
+	yourChangesAreKeptHere: '{why} Your changes are kept here.',
+	aChangeThatWasNotSaved: 'A change that was not saved',
+	notSaved3: 'Not saved: {words}.',
+	discard: 'Discard',
+	keepingChanges: 'Keeping changes',
+	theServerDoesNotAnswer: 'The server does not answer.',
+	saved: 'saved'
+});

@@ -1,0 +1,21 @@
+import { messages } from '../message';
+
+export default messages({
+	theGroundWithPlayers:
+		'The {ground} with {standingCount, plural, one {# {player}} other {# {players}}}',
+	marks: 'Marks',
+	worker: '{worker}',
+	opponent: '{opponent}',
+	feeder: '{feeder}',
+	helper: 'helper',
+	ballInFlight: 'ball in flight',
+	run: 'run',
+	ballCarried: 'ball carried',
+	toTheNextSpotAfterThe: 'to the next spot after the {turn}',
+	stop: 'Stop',
+	play: 'Play',
+	nowLine: 'Now-line',
+	minutes: '{floor} minutes, {clockAt}',
+	speedTimes: 'Speed {speed} times',
+	personStateSpotSpot2: '{person}: {state}{spot, select, true {, {spot2}} other {}}'
+});

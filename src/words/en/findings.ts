@@ -1,0 +1,83 @@
+import { messages } from '../message';
+
+/**
+ * What is wrong with a practice, one sentence a finding. `blocks`, `periods` and `people` are names with
+ * commas between them, `many` is how many they are.
+ */
+export default messages({
+	namesAndMore: '{names} and {more} more',
+	twoBlocksOf: 'two {blocks} of {name}',
+	oneAndInOther: '{one} and in {other}',
+	playerTwice: '{people} {many, plural, one {is} other {are}} in {both} at {clock}.',
+	adultTwice: '{person} is in {both} at {clock}.',
+	adultInMore: '{person} is in {both} at {clock}, and in {more} more at once.',
+	zoneTwice: '{Zone} {name} holds {first} and {second} from {from} to {to}.',
+	zoneGone:
+		'{where} {many, plural, one {stands in {aZone}} other {stand in {zones}}} that this {ground} does not have.',
+	groupSize: '{name} takes {min} to {max} {players}; {aGroup} has {has}.',
+	tooFewPlayers: '{name} cannot run: {reason}.',
+	blockEmpty: '{name} has nobody or no {drill}.',
+	periodEmpty: '{name} has no {drill} yet.',
+	playerUnplaced: '{people} {many, plural, one {has} other {have}} no place in {where}.',
+	overTime:
+		'The {periods} take {planned, plural, one {# minute} other {# minutes}}: {over} over the {minutes} there are.',
+	underTime:
+		'{spare, plural, one {# minute of {minutes} is} other {# minutes of {minutes} are}} not used yet.',
+	noWarmUp:
+		'{name} is hard work (effort {effort}) after {minutes, plural, one {# minute} other {# minutes}} of warm-up; it needs {needed}.',
+	waiting:
+		'In {name} {count, plural, one {# {player} waits} other {# {players} wait}} {share} of the time, up to {longest} s at a stretch.',
+	moveShort: '{name} leaves {seconds} s to change {stations}; {metres} m take {needed} s.',
+	slotLength: '{Slots} of {length} min in {name}: {least} to {most} suit this age.',
+	talkLong:
+		'{name} lasts {minutes, plural, one {# minute} other {# minutes}}; {players} listen for {limit}.',
+	hardAfterHard:
+		'{first} (effort {effort}) and {second} (effort {nextEffort}) follow each other without a rest.',
+	kitShort:
+		'{where} and what runs beside {many, plural, one {it} other {them}} need {needed} × {item}; there are {has}.',
+	fixtureShort:
+		'{name} needs {items} for each copy; {zone} {zoneName} serves {serves} of {copies}.',
+	roleMissing:
+		'{where} {many, plural, one {needs} other {need}} {count} × {role} in each {group}; one has {has}.',
+	zoneWithoutAdult:
+		'No {adult} is with the {players} in {where}: under {under}, there must be one in each {zone}.',
+	adultsForCopies:
+		'{where} {many, plural, one {needs} other {need}} {needed, plural, one {{anAdult}} other {# {adults}}} with each copy; one has {has, plural, =0 {none} other {#}}.',
+	adultsInCharge:
+		'{count, plural, one {# {player}} other {# {players}}} of this age need {needed, plural, one {# {adult}} other {# {adults}}} who may have them in charge (one for {each}); {has, plural, one {# is} other {# are}} there.',
+	adultsInChargeUntil:
+		'{count, plural, one {# {player}} other {# {players}}} of this age need {needed, plural, one {# {adult}} other {# {adults}}} who may have them in charge (one for {each}); {has, plural, one {# is} other {# are}} there until {clock}.',
+	restrictedPlayer: '{person} is kept out of {from} by {setBy}, and is in {where}.',
+	restrictedPlayerUntil:
+		'{person} is kept out of {from} up to and including {until} by {setBy}, and is in {where}.',
+	contactDay:
+		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today; the limit is {limit}.',
+	waterGap:
+		'{minutes, plural, one {# minute} other {# minutes}} without water from {from}; the limit is {limit}.',
+	stopLong:
+		'{where} {many, plural, one {is} other {are}} stopped for {share} of the time; {limit} is the limit.',
+	secondEyes:
+		'{where} {many, plural, one {is live and nobody else watches it} other {are live and nobody else watches them}}; {person} is free.',
+	likePartners:
+		'{name} is for {players} of like strength; two of {aGroup} are {apart} ratings apart.',
+	clearSpace: '{name} needs {clear} m clear around it; {other} is {gap} m away.',
+	clearSpaceNone: '{name} needs {clear} m clear around it; {other} is right beside it.',
+	rungSkipped: '{name} climbs to "{to}" without "{missing}" before it.',
+	skillTwice:
+		'{where} {many, plural, one {has} other {have}} the same main skill as {first}: {skill}.',
+	dailyMissing: '{name} is for every {practice} and not in this one.',
+	setupClash: '{name} takes {seconds} s to lay out; {first} leaves its {ground} {free} s before.',
+	setupClashMore:
+		'{name} and {more} more beside it take {seconds} s to lay out; {first} leaves their {ground} {free} s before.',
+	mustBeFixed: 'must be fixed',
+	couldBeBetter: 'could be better',
+	toFix: 'To fix',
+	toFixCount: 'To fix: {count}',
+	nothingToFix: 'Nothing to fix',
+	addTheSquadFirst: 'Add the {squad} first.',
+	everyoneHasAPlaceTheTime: 'Everyone has a place, the time is right, and nobody waits too long.',
+	inNoPartOfIt: 'In no part of it:',
+	thisPracticeIsEmptyPutA:
+		'This {practice} is empty. Put a warm-up from the {shelf} on the tape first.',
+	thisTeamHasNoPlayersYet: 'This team has no {players} yet.'
+});

@@ -1,0 +1,60 @@
+import { messages } from '../message';
+
+export default messages({
+	limits: 'Limits',
+	whatEveryPracticeIsCheckedAgainst:
+		'What every {practice} is checked against. The rules of your league and what licensed practitioners say come first: set the numbers to theirs.',
+	usuallyLookedAfterInThisSport: 'Usually looked after in this sport',
+	otherwise: 'otherwise {shown} {unitName}',
+	playersPerAdultByAge: '{Players} per {adult}, by age',
+	under: 'under',
+	oneFor: 'one for',
+	howManyPlayersOneAdultMay:
+		'How many {players} one {adult} may have in charge. The youngest of the team decides.',
+	saveTheLimits: 'Save the limits',
+	backToTheDefaults: 'Back to the defaults',
+	warmUpBeforeHardWork: 'Warm-up before hard work',
+	minutesOfWarmUpThatMust: 'Minutes of warm-up that must come before work of the effort below.',
+	workThatNeedsAWarmUp: 'Work that needs a warm-up',
+	theEffortOfDrill1To:
+		'The effort of {aDrill}, 1 to 10, from which a warm-up must have come before.',
+	hardWork: 'Hard work',
+	twoPeriodsOfThisEffortIn:
+		'Two {periods} of this effort in a row need water or a rest between them.',
+	betweenTwoDrinks: 'Between two drinks',
+	theLongestTimeOnTheGround: 'The longest time on the {ground} without water.',
+	neverWithoutAdult: 'Never without {aAdult}',
+	underThisAgeEachZoneThat: 'Under this age, each {zone} that {players} are in needs {aAdult}.',
+	hardContact: 'Hard contact',
+	theLevelOfContact0To: 'The level of contact, 0 to 4, that counts as hard.',
+	hardContactInADay: 'Hard contact in a day',
+	minutesOfHardContactThatOne: 'Minutes of hard contact that one {player} may have in a day.',
+	keptOutOfContact: 'Kept out of contact',
+	playerWhomALicensedPractitionerKeeps:
+		'{APlayer} whom a licensed practitioner keeps out of contact is out of {drills} from this level, and of live ones with {opponents}.',
+	keptOutOfRunning: 'Kept out of running',
+	playerWhomALicensedPractitionerKeeps2:
+		'{APlayer} whom a licensed practitioner keeps out of running is out of {drills} from this effort.',
+	roomForASwing: 'Room for a swing',
+	metresKeptClearBetweenDrillThat:
+		'Metres kept clear between {aDrill} that swings and its neighbours.',
+	waiting: 'Waiting',
+	theShareOfBlockThatPlayer: 'The share of {aBlock} that {aPlayer} may stand in line.',
+	waitingCountsFrom: 'Waiting counts from',
+	shorterBlocksMayHaveMoreWaiting: 'Shorter {blocks} may have more waiting.',
+	aTalk: 'A talk',
+	theLongestTalk: 'The longest talk.',
+	stops: 'Stops',
+	theShareOfBlockThatThe: 'The share of {aBlock} that the coach may stop it to talk.',
+	ofLikeStrength: 'Of like strength',
+	howFarApartMeanRatingsMay:
+		'How far apart mean ratings may be where {aDrill} wants like partners.',
+	walking: 'Walking',
+	howFastGroupsGoFromZone: 'How fast {groups} go from {zone} to {zone}.',
+	changingStations: 'Changing {stations}',
+	theLeastTimeToChangeStations: 'The least time to change {stations}, however near they are.',
+	overTime: 'Over time',
+	minutesThatThePeriodsMayGo: 'Minutes that the {periods} may go over the time there is.',
+	timeLeftOver: 'Time left over',
+	minutesThatMayBeLeftOver: 'Minutes that may be left over before it is said.'
+});

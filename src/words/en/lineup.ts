@@ -1,0 +1,22 @@
+import { messages } from '../message';
+
+export default messages({
+	lineUp: '{LineUp}',
+	useThisLineUp: 'Use this {lineUp}',
+	cancel: 'Cancel',
+	placesOfOneTeamInCommas: 'Places of one team, in commas',
+	keeperBackBackForward: 'keeper, back, back, forward',
+	teams: 'Teams',
+	shifts: 'Shifts',
+	adultsWhoFillIn: '{Adults} who fill in',
+	shiftsToSitInARow: 'Shifts to sit in a row',
+	makeLineUp: 'Make {aLineUp}',
+	lookingForAFairerLineUp: 'Looking for a fairer {lineUp}',
+	thisIsForWhatWasAsked: 'This is for what was asked before: make {aLineUp} again.',
+	toPlayerSFavouritePosition:
+		'{spread, select, true {Everyone plays the same number of shifts.} other {Shifts differ by {spread2} at most.}} {value, select, true {Nobody sits more than {sitRow} in a row.} other {Somebody must sit {sitRow} in a row: more sit than play.}} {preferred} {preferred, plural, one {place goes} other {places go}} to {aPlayer}’s favourite position{fillers, select, true {, {fillers2} are filled in} other {}}.',
+	place: 'Place',
+	shift: 'Shift {shift}',
+	sit: 'sit',
+	team: '{name}, team {team}'
+});

@@ -1,0 +1,15 @@
+import { messages } from '../message';
+
+export default messages({
+	throughTheStationsOf: 'Through the {stations} of {name}',
+	useThisRotation: 'Use this {rotation}',
+	cancel: 'Cancel',
+	how: 'How',
+	oneRoundForAllHardStations: 'One round for all: hard {stations} apart, short ways',
+	halvesOfTheGroupsMeetA: 'Halves of the {groups} meet a new half at each {station}',
+	lookingForAWayThrough: 'Looking for a way through',
+	slot: '{Slot}',
+	theLongestWayBetweenTwoStations:
+		'The longest way between two {stations} is {value} m. {hardAfterHard, select, true {Nobody goes from a hard {station} straight to a hard one.} other {{Groups} go {hardAfterHard2} times from a hard {station} straight to a hard one.}}',
+	noTwoHalvesMeetTwice: 'No two halves meet twice.'
+});

@@ -1,0 +1,21 @@
+import { messages } from '../message';
+
+export default messages({
+	whoDoesWhat: 'Who does what',
+	aMarkAMinute: 'a mark a minute',
+	asAStrip: 'As a strip',
+	asATable: 'As a table',
+	timeOfPlayersTheTableSays:
+		'Time of {rowCount, plural, one {# {player}} other {# {players}}}; the table says the same',
+	idlest: 'idlest',
+	busiest: 'busiest',
+	playersInNumbers: '{Players} in numbers',
+	player: '{Player}',
+	no: 'No.',
+	turns: '{Turns}',
+	busy: 'Busy',
+	worksMin: 'Works, min',
+	helpsMin: 'Helps, min',
+	waitsMin: 'Waits, min',
+	listensMin: 'Listens, min'
+});

@@ -1,0 +1,28 @@
+import { messages } from '../message';
+
+export default messages({
+	teams: 'Teams',
+	eachHasItsOwnSquadGround: 'Each has its own squad, ground, drills and practices.',
+	newTeam: 'New team',
+	madeUpToTryThings: 'made up, to try things',
+	remove: 'Remove {name}',
+	remove2: 'Remove',
+	thereIsNoTeamYet: 'There is no team yet.',
+	createTheFirstOne: 'Create the first one',
+	itsNameItsSportAndWho: ': its name, its sport, and who plays.',
+	itsSquadDrillsPracticesAndWhat:
+		'Its squad, drills, practices and what was counted go with it. Under Data it can be kept first.',
+	removeTheTeamAndAllOf: 'Remove the team and all of it',
+	numberMany: '{number, plural, one {# {one}} other {# {many}}}',
+	itStartsWithTheGroundPositions:
+		'It starts with the ground, positions and drills of its sport. All of it can be changed later.',
+	name: 'Name',
+	sport: 'Sport',
+	youngestYears: 'Youngest, years',
+	oldestYears: 'Oldest, years',
+	headCoach: 'Head coach',
+	playersOneALine: 'Players, one a line ({lines})',
+	pasteTheListThatYouHave: 'Paste the list that you have. A number before the name is kept.',
+	createTeam: 'Create team',
+	n7AdaLind12BoFarrow: '7 Ada Lind\n12 Bo Farrow'
+});

@@ -1,0 +1,25 @@
+import { messages } from '../message';
+
+export default messages({
+	whoHasWorkedWithWhomThe:
+		'Who has worked with whom; the arrow keys go through the pairs, the table below has all',
+	pointAtASquareOrGo: 'Point at a square, or go through them with the arrow keys.',
+	and: '{a} and {b}: {count, select, true {never yet} other {{count2} {count2, plural, one {time} other {times}}, {column} min}}',
+	whoHasWorkedWithWhom: 'Who has worked with whom',
+	withTwoPlayersInTheSquad: 'With two {players} in the {squad} this begins to say something.',
+	addPlayers: 'Add {players}',
+	partsOfTheSquad: 'Parts of the {squad}',
+	theSquadInPartsWhoWorked: 'The {squad} in parts, who worked together most in one:',
+	leastMetOfPairsNever: 'Least met: {never} of {pairs} pairs never',
+	one: 'One',
+	theOther: 'The other',
+	times: 'times',
+	min: 'min',
+	onlyTheLeastMet: 'Only the least met',
+	pairsAsATable: '{tableSize} pairs as a table',
+	groupsOfTheKindFreshOn: '{Groups} of the kind "fresh" on the board put these together first.',
+	theLeastMet: 'The {mostPairs} least met',
+	all: 'All {pairs}',
+	practicesWereHeldASquareIs:
+		'{held} {practices} were held. A square is larger the more minutes two were in {aGroup} together; who worked together most stands side by side; a ring has never met.'
+});
