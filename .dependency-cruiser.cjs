@@ -12,7 +12,8 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
 			to: {
-				pathNot: '^src/(core|words)/|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
+				pathNot:
+					'^src/(core|words)/|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
 			}
 		},
 		{

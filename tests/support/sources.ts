@@ -20,8 +20,7 @@ const isNode = (value: unknown): value is Node =>
 	typeof value === 'object' && value !== null && typeof (value as Node).type === 'string';
 
 function treeOf(file: string, text: string): Node {
-	if (!file.endsWith('.svelte'))
-		return parser.parseForESLint(text).ast as unknown as Node;
+	if (!file.endsWith('.svelte')) return parser.parseForESLint(text).ast as unknown as Node;
 	const { fragment, instance, module } = parse(text, { modern: true });
 	return { type: 'Component', start: 0, parts: [fragment, instance, module] };
 }
