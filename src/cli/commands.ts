@@ -6,7 +6,8 @@ import {
 	type Failure,
 	ok,
 	type Outcome,
-	type Search
+	type Search,
+	pathText
 } from '../core/base';
 import { check, describeFinding } from '../core/checks';
 import { speaker } from '../words';
@@ -92,13 +93,16 @@ const Batch = Type.Array(
 	Type.Object({ command: Type.String(), input: Type.Unknown() }, { additionalProperties: false })
 );
 
-const errorOf = (failure: Failure) => ({ error: failure });
+/** A failure as it is answered: its path as text. */
+const errorOf = (failure: Failure) => ({
+	error: 'path' in failure ? { ...failure, path: pathText(failure.path) } : failure
+});
 
 function runOne(name: string, input: unknown): Outcome<unknown> {
 	const run = COMMANDS.get(name);
 	if (run) return run(input);
 	const known = COMMAND_NAMES.join(', ');
-	return fail(badInput('command', `"${name}" is no command; expected one of ${known}`));
+	return fail(badInput(['command'], `"${name}" is no command; expected one of ${known}`));
 }
 
 /** Answers a command. `batch` gives an array of results in order, an error as its own element. */

@@ -8,7 +8,7 @@ const TRANSFERS = ['export', 'import', 'restore'];
 const USAGE = `expected: fieldplan COMMAND FILE, FILE "-" for standard input, COMMAND one of ${[...COMMAND_NAMES, ...TRANSFERS].join(', ')}`;
 
 const refuse = (message: string): Answer => ({
-	output: { error: badInput('', message) },
+	output: { error: badInput([], message) },
 	exitCode: 2
 });
 

@@ -1,5 +1,5 @@
 import { closeSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs';
-import { badInput } from '../core/base';
+import { placeText } from '../core/base';
 import { openConfigured } from '../lib/server/app';
 import { readConfig } from '../lib/server/config';
 import { restoreFolder, type Db } from '../lib/server/database';
@@ -8,7 +8,7 @@ import { exportAll } from '../lib/server/usecases/exportAll';
 import type { Answer } from './commands';
 
 const refuse = (path: string, message: string): Answer => ({
-	output: { error: badInput(path, message) },
+	output: { error: { code: 'bad-input', path, message } },
 	exitCode: 2
 });
 
@@ -39,7 +39,7 @@ async function run(name: string, file: string): Promise<Answer> {
 		}
 		const outcome = await importSafely(database, readFileSync(file));
 		if (outcome.ok) return { output: { imported: outcome.value }, exitCode: 0 };
-		return refuse(outcome.failure.path, outcome.failure.message);
+		return refuse(placeText(outcome.failure), outcome.failure.message);
 	} finally {
 		await database.close();
 	}

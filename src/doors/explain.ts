@@ -1,23 +1,14 @@
 import type { ErrorObject } from 'ajv';
+import type { Misfit, Path } from '../core/base';
 
-/** Where and how a value has not the shape that was expected. */
-export interface Misfit {
-	/** As in `drill.spots[0].count`; empty for the value as a whole. */
-	path: string;
-	message: string;
-}
-
-/** A JSON pointer with the key at fault, in the notation of the application. */
-export function toPath(pointer: string, key?: string): string {
+/** A JSON pointer with the key at fault. */
+export function toPath(pointer: string, key?: string): Path {
 	const parts = pointer
 		.split('/')
 		.slice(1)
-		.map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
-	if (key !== undefined) parts.push(key);
-	return parts.reduce((path, part) => {
-		if (/^\d+$/.test(part)) return `${path}[${part}]`;
-		return path === '' ? part : `${path}.${part}`;
-	}, '');
+		.map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'))
+		.map((part) => (/^\d+$/.test(part) ? Number(part) : part));
+	return key === undefined ? parts : [...parts, key];
 }
 
 const things = (count: number) => (count === 1 ? '1 entry' : `${count} entries`);
@@ -61,7 +52,7 @@ function describe({ keyword, params, message, parentSchema }: ErrorObject): stri
 	}
 }
 
-function place({ instancePath, keyword, params }: ErrorObject): string {
+function place({ instancePath, keyword, params }: ErrorObject): Path {
 	if (keyword === 'required') return toPath(instancePath, params.missingProperty as string);
 	if (keyword === 'additionalProperties')
 		return toPath(instancePath, params.additionalProperty as string);

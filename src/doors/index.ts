@@ -1,2 +1,2 @@
-export type { Misfit } from './explain';
+export type { Misfit } from '../core/base';
 export { readJson, readShape } from './shape';

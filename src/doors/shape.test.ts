@@ -73,23 +73,29 @@ describe('readShape', () => {
 		const drill = simpleDrill();
 		const at = (fields: object) =>
 			misfit(SimulateInput, { drill: { ...drill, ...fields }, players: 4 });
-		expect(at({ effort: 11 })).toEqual({ path: 'drill.effort', message: 'expected 10 or less' });
-		expect(at({ spots: [{ id: 'a', role: 'goat', count: 1 }] })).toMatchObject({
-			path: 'drill.spots[0].role'
+		expect(at({ effort: 11 })).toEqual({
+			path: ['drill', 'effort'],
+			message: 'expected 10 or less'
 		});
-		expect(at({ colour: 'red' })).toEqual({ path: 'drill.colour', message: 'is not a known key' });
-		expect(misfit(SimulateInput, { drill })).toEqual({ path: 'players', message: 'is missing' });
+		expect(at({ spots: [{ id: 'a', role: 'goat', count: 1 }] })).toMatchObject({
+			path: ['drill', 'spots', 0, 'role']
+		});
+		expect(at({ colour: 'red' })).toEqual({
+			path: ['drill', 'colour'],
+			message: 'is not a known key'
+		});
+		expect(misfit(SimulateInput, { drill })).toEqual({ path: ['players'], message: 'is missing' });
 	});
 
 	test('in a union speaks of the member that was meant', () => {
 		expect(misfit(Edit, { type: 'move-period', period: 7, after: null })).toEqual({
-			path: 'period',
+			path: ['period'],
 			message: 'expected string'
 		});
 		expect(misfit(Edit, { type: 'set-minutes', periods: { a: 0 }, blocks: {} })).toMatchObject({
-			path: 'periods.a'
+			path: ['periods', 'a']
 		});
-		expect(misfit(Edit, { type: 'explode' })).toMatchObject({ path: 'type' });
+		expect(misfit(Edit, { type: 'explode' })).toMatchObject({ path: ['type'] });
 	});
 
 	test('refuses keys that would reach for a prototype', () => {
@@ -97,10 +103,10 @@ describe('readShape', () => {
 			SimulateInput,
 			`{"drill": ${JSON.stringify(simpleDrill())}, "players": 4, "minutes": 5, "__proto__": {"rung": "x"}}`
 		);
-		expect(read).toMatchObject({ ok: false, failure: { path: '__proto__' } });
+		expect(read).toMatchObject({ ok: false, failure: { path: ['__proto__'] } });
 	});
 
 	test('says of text that it is no JSON', () => {
-		expect(readJson(SimulateInput, '{')).toMatchObject({ ok: false, failure: { path: '' } });
+		expect(readJson(SimulateInput, '{')).toMatchObject({ ok: false, failure: { path: [] } });
 	});
 });

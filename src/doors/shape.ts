@@ -1,8 +1,8 @@
 import { Ajv, type ValidateFunction } from 'ajv';
 import type { Static, TSchema } from 'typebox';
-import { fail, ok, type Result } from '../core/base';
+import { fail, ok, type Misfit, type Result } from '../core/base';
 import { isDay } from '../core/model/day';
-import { explain, type Misfit } from './explain';
+import { explain } from './explain';
 
 const ajv = new Ajv({
 	strict: true,
@@ -46,7 +46,7 @@ export function readJson<Schema extends TSchema>(
 	try {
 		value = JSON.parse(text);
 	} catch (error) {
-		return fail({ path: '', message: `is no JSON: ${(error as Error).message}` });
+		return fail({ path: [], message: `is no JSON: ${(error as Error).message}` });
 	}
 	return readShape(schema, value);
 }

@@ -1,11 +1,11 @@
+import type { Path } from './path';
 import type { Result } from './result';
 
 /**
- * Why a command gives no result. `bad-input` is the caller's to mend (`path` is where, as in
- * `drill.spots[0].count`); the others are requests that were understood and cannot be met.
+ * Why a command gives no result. `bad-input` is the caller's to mend (`path` is where); the others are requests that were understood and cannot be met.
  */
 export type Failure =
-	| { code: 'bad-input'; path: string; message: string; rung?: string }
+	| { code: 'bad-input'; path: Path; message: string; rung?: string }
 	| { code: 'too-few-players'; needed: number; message: string; rung?: string }
 	| { code: 'unbalanced-rotation'; spot: string; message: string; rung?: string }
 	| {
@@ -24,6 +24,6 @@ export type Failure =
 export type Outcome<Value> = Result<Value, Failure>;
 
 /** A `bad-input` failure at `path`, saying what was expected. */
-export function badInput(path: string, message: string): Failure {
+export function badInput(path: Path, message: string): Failure {
 	return { code: 'bad-input', path, message };
 }

@@ -11,3 +11,5 @@ export {
 	type SearchTime
 } from './search';
 export { sameValue } from './sameValue';
+export { isSamePath, pathText, type Path } from './path';
+export { misfitText, placeText, type Misfit } from './misfit';

@@ -89,9 +89,9 @@ describe('fit', () => {
 	test('refuses bad minutes with their place', () => {
 		const bad = (fields: object, minutes = 10) =>
 			fit({ minutes, periods: [{ id: 'a', min: 1, ideal: 2, max: 3, rank: 'must', ...fields }] });
-		expect(bad({}, 1.5)).toMatchObject({ failure: { path: 'minutes' } });
-		expect(bad({ ideal: 0 })).toMatchObject({ failure: { path: 'periods[0].ideal' } });
-		expect(bad({ max: 1 })).toMatchObject({ failure: { path: 'periods[0].max' } });
-		expect(bad({ min: -1 })).toMatchObject({ failure: { path: 'periods[0].min' } });
+		expect(bad({}, 1.5)).toMatchObject({ failure: { path: ['minutes'] } });
+		expect(bad({ ideal: 0 })).toMatchObject({ failure: { path: ['periods', 0, 'ideal'] } });
+		expect(bad({ max: 1 })).toMatchObject({ failure: { path: ['periods', 0, 'max'] } });
+		expect(bad({ min: -1 })).toMatchObject({ failure: { path: ['periods', 0, 'min'] } });
 	});
 });

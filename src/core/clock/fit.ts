@@ -48,22 +48,22 @@ const isMinutes = (value: number, least: number, most: number) =>
 
 function checkInput(minutes: number, periods: readonly FitPeriod[]): Failure | null {
 	if (!isMinutes(minutes, 0, 600))
-		return badInput('minutes', `expected whole minutes from 0 to 600, got ${minutes}`);
+		return badInput(['minutes'], `expected whole minutes from 0 to 600, got ${minutes}`);
 	const ids = new Set<string>();
 	for (const [index, { id, min, ideal, max }] of periods.entries()) {
-		const path = `periods[${index}]`;
-		if (ids.has(id)) return badInput(`${path}.id`, `expected different ids, got "${id}" twice`);
+		const path = ['periods', index];
+		if (ids.has(id)) return badInput([...path, 'id'], `expected different ids, got "${id}" twice`);
 		ids.add(id);
 		if (!isMinutes(min, 0, MOST_MINUTES))
-			return badInput(`${path}.min`, `expected whole minutes of at least 0, got ${min}`);
+			return badInput([...path, 'min'], `expected whole minutes of at least 0, got ${min}`);
 		if (!isMinutes(ideal, min, MOST_MINUTES))
 			return badInput(
-				`${path}.ideal`,
+				[...path, 'ideal'],
 				`expected whole minutes of at least min, ${min}, got ${ideal}`
 			);
 		if (!isMinutes(max, ideal, MOST_MINUTES))
 			return badInput(
-				`${path}.max`,
+				[...path, 'max'],
 				`expected whole minutes of at least ideal, ${ideal}, got ${max}`
 			);
 	}

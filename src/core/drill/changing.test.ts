@@ -58,11 +58,11 @@ test('spots are called otherwise wherever they are named, and the drill runs as 
 
 test('names that stand for nothing are told with their place', () => {
 	const cue = { say: 'low', spot: 'nobody' };
-	expect(faultOf({ ...blank, cues: [cue] })).toMatchObject({ path: 'drill.cues[0].spot' });
+	expect(faultOf({ ...blank, cues: [cue] })).toMatchObject({ path: ['drill', 'cues', 0, 'spot'] });
 	const path = { from: 'work', to: 'nobody', kind: 'run' as const };
-	expect(faultOf({ ...blank, paths: [path] })).toMatchObject({ path: 'drill.paths[0].to' });
+	expect(faultOf({ ...blank, paths: [path] })).toMatchObject({ path: ['drill', 'paths', 0, 'to'] });
 	const needs = { ...drill, rungs: [{ ...rung, needs: ['none'] }] };
-	expect(faultOf(needs)).toMatchObject({ path: 'drill.rungs[0].needs' });
+	expect(faultOf(needs)).toMatchObject({ path: ['drill', 'rungs', 0, 'needs'] });
 });
 
 describe('taps at real tries', () => {

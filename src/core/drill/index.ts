@@ -4,7 +4,7 @@ export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } fro
 export { resolveDrill } from './resolve';
 export { runTurns, type TurnOnGround } from './run';
 export { fewestFirst, simulate } from './simulate';
-export { faultOf } from './soundness';
+export { drillMisfit, faultOf } from './soundness';
 export { asTheDrill, changedFields, withChange, type RungField } from './changing';
 export { renameSpots, type SpotNames } from './renaming';
 export { timingOf, turnsOn, type Tap, type Timing } from './timing';

@@ -1,4 +1,4 @@
-import { badInput, SAME_INSTANT, type Failure } from '../base';
+import { badInput, SAME_INSTANT, type Failure, type Path } from '../base';
 import type { Drill, Spot } from '../model/drill';
 
 /** The most that one request may ask for. */
@@ -12,7 +12,7 @@ export function firstFailure(checks: Iterable<Check>): Check {
 	return null;
 }
 
-const need = (holds: boolean, path: string, message: string): Check =>
+const need = (holds: boolean, path: Path, message: string): Check =>
 	holds ? null : badInput(path, message);
 
 const isWhole = (value: number, least: number): boolean =>
@@ -25,7 +25,7 @@ function repeated(values: readonly string[]): string | undefined {
 }
 
 /** Checks minutes of a practice part: over 0, at most ten hours. */
-export function checkMinutes(minutes: number, path: string): Check {
+export function checkMinutes(minutes: number, path: Path): Check {
 	return need(
 		minutes > 0 && minutes <= LIMITS.minutes,
 		path,
@@ -34,7 +34,7 @@ export function checkMinutes(minutes: number, path: string): Check {
 }
 
 /** Checks a number of players that may be asked for. */
-export function checkPlayerCount(count: number, path = 'players'): Check {
+export function checkPlayerCount(count: number, path: Path = ['players']): Check {
 	return need(
 		isWhole(count, 0) && count <= LIMITS.players,
 		path,
@@ -42,26 +42,26 @@ export function checkPlayerCount(count: number, path = 'players'): Check {
 	);
 }
 
-function* checkSpot(spot: Spot, workSeconds: number, path: string): Generator<Check> {
+function* checkSpot(spot: Spot, workSeconds: number, path: Path): Generator<Check> {
 	const { count, upTo, joinsAtSeconds: joins, repsPerTurn: reps } = spot;
 	yield need(
 		isWhole(count, 1) && count <= LIMITS.spotCount,
-		`${path}.count`,
+		[...path, 'count'],
 		`expected a whole number from 1 to ${LIMITS.spotCount}, got ${count}`
 	);
 	yield need(
 		upTo === undefined || isWhole(upTo, count),
-		`${path}.upTo`,
+		[...path, 'upTo'],
 		`expected a whole number of at least the count, ${count}, got ${upTo}`
 	);
 	yield need(
 		joins === undefined || (joins >= 0 && joins < workSeconds),
-		`${path}.joinsAtSeconds`,
+		[...path, 'joinsAtSeconds'],
 		`expected 0 or more and under workSeconds, ${workSeconds}, got ${joins}`
 	);
 	yield need(
 		reps === undefined || isWhole(reps, 0),
-		`${path}.repsPerTurn`,
+		[...path, 'repsPerTurn'],
 		`expected a whole number of at least 0, got ${reps}`
 	);
 }
@@ -69,25 +69,29 @@ function* checkSpot(spot: Spot, workSeconds: number, path: string): Generator<Ch
 function* checkGroup({ group, spots }: Drill): Generator<Check> {
 	const forPlayers = spots.filter(({ by }) => by === undefined || by === 'player');
 	const held = forPlayers.reduce((sum, { count }) => sum + count, 0);
-	yield need(forPlayers.length > 0, 'drill.spots', 'expected at least one spot that players hold');
+	yield need(
+		forPlayers.length > 0,
+		['drill', 'spots'],
+		'expected at least one spot that players hold'
+	);
 	yield need(
 		isWhole(group.min, 1),
-		'drill.group.min',
+		['drill', 'group', 'min'],
 		`expected a whole number of at least 1, got ${group.min}`
 	);
 	yield need(
 		group.min >= held,
-		'drill.group.min',
+		['drill', 'group', 'min'],
 		`expected at least ${held}, the players that the spots need, got ${group.min}`
 	);
 	yield need(
 		isWhole(group.ideal, group.min),
-		'drill.group.ideal',
+		['drill', 'group', 'ideal'],
 		`expected a whole number of at least the least, ${group.min}, got ${group.ideal}`
 	);
 	yield need(
 		isWhole(group.max, group.ideal),
-		'drill.group.max',
+		['drill', 'group', 'max'],
 		`expected a whole number of at least the ideal, ${group.ideal}, got ${group.max}`
 	);
 }
@@ -96,47 +100,47 @@ function* checkTimes({ turn, rotation, sides }: Drill): Generator<Check> {
 	for (const key of ['workSeconds', 'headwaySeconds'] as const)
 		yield need(
 			isSeconds(turn[key]),
-			`drill.turn.${key}`,
+			['drill', 'turn', key],
 			`expected 0.5 to ${LIMITS.seconds} seconds, got ${turn[key]}`
 		);
 	const { everyTurns, everySeconds } = rotation;
 	yield need(
 		everyTurns === undefined || isWhole(everyTurns, 1),
-		'drill.rotation.everyTurns',
+		['drill', 'rotation', 'everyTurns'],
 		`expected a whole number of at least 1, got ${everyTurns}`
 	);
 	yield need(
 		everySeconds === undefined || everySeconds > 0,
-		'drill.rotation.everySeconds',
+		['drill', 'rotation', 'everySeconds'],
 		`expected more than 0 seconds, got ${everySeconds}`
 	);
 	const holdsBack = (everyTurns ?? 1) > 1;
 	const overlaps = turn.headwaySeconds < turn.workSeconds - SAME_INSTANT;
 	yield need(
 		!(holdsBack && everySeconds !== undefined),
-		'drill.rotation.everyTurns',
+		['drill', 'rotation', 'everyTurns'],
 		'expected either everyTurns over 1 or everySeconds, not both'
 	);
 	yield need(
 		!(overlaps && holdsBack),
-		'drill.rotation.everyTurns',
+		['drill', 'rotation', 'everyTurns'],
 		'expected 1 where turns overlap (headwaySeconds under workSeconds)'
 	);
 	yield need(
 		!(overlaps && everySeconds !== undefined),
-		'drill.rotation.everySeconds',
+		['drill', 'rotation', 'everySeconds'],
 		'expected none where turns overlap (headwaySeconds under workSeconds)'
 	);
 	if (!sides) return;
-	yield need(sides.names.length > 0, 'drill.sides.names', 'expected at least one side');
+	yield need(sides.names.length > 0, ['drill', 'sides', 'names'], 'expected at least one side');
 	yield need(
 		repeated(sides.names) === undefined,
-		'drill.sides.names',
+		['drill', 'sides', 'names'],
 		`expected different names, got "${repeated(sides.names)}" twice`
 	);
 	yield need(
 		sides.everyTurns === undefined || isWhole(sides.everyTurns, 1),
-		'drill.sides.everyTurns',
+		['drill', 'sides', 'everyTurns'],
 		`expected a whole number of at least 1, got ${sides.everyTurns}`
 	);
 }
@@ -145,26 +149,26 @@ function* checkNames({ spots, rotation, fixtures, rungs }: Drill): Generator<Che
 	const spotIds = spots.map(({ id }) => id);
 	yield need(
 		repeated(spotIds) === undefined,
-		'drill.spots',
+		['drill', 'spots'],
 		`expected different ids, got "${repeated(spotIds)}" twice`
 	);
 	for (const [from, to] of Object.entries(rotation.moves))
 		for (const id of [from, to])
 			yield need(
 				spotIds.includes(id),
-				`drill.rotation.moves.${from}`,
+				['drill', 'rotation', 'moves', from],
 				`expected spots of the drill, got "${id}"`
 			);
 	const rungIds = rungs.map(({ id }) => id);
 	yield need(
 		repeated(rungIds) === undefined,
-		'drill.rungs',
+		['drill', 'rungs'],
 		`expected different ids, got "${repeated(rungIds)}" twice`
 	);
 	for (const [index, fixture] of (fixtures ?? []).entries())
 		yield need(
 			isWhole(fixture.count, 1),
-			`drill.fixtures[${index}].count`,
+			['drill', 'fixtures', index, 'count'],
 			`expected a whole number of at least 1, got ${fixture.count}`
 		);
 }
@@ -173,11 +177,11 @@ function* drillChecks(drill: Drill): Generator<Check> {
 	const shares = drill.skills.reduce((sum, { share }) => sum + share, 0);
 	yield need(
 		shares <= 1 + 1e-9,
-		'drill.skills',
+		['drill', 'skills'],
 		`expected shares that add up to at most 1, got ${shares}`
 	);
 	for (const [index, spot] of drill.spots.entries())
-		yield* checkSpot(spot, drill.turn.workSeconds, `drill.spots[${index}]`);
+		yield* checkSpot(spot, drill.turn.workSeconds, ['drill', 'spots', index]);
 	yield* checkTimes(drill);
 	yield* checkNames(drill);
 	yield* checkGroup(drill);

@@ -1,4 +1,4 @@
-import { badInput, fail, ok, type Outcome } from '../base';
+import { badInput, fail, ok, type Outcome, type Path } from '../base';
 import type { Drill } from '../model/drill';
 
 /** Rungs of a drill that were resolved: asked for again and again, and a drill never changes. */
@@ -16,7 +16,7 @@ function onRung(drill: Drill, rungId: string, set: object | undefined): Drill {
  * The drill as it is run on a rung: the rung's fields replace the drill's as a whole.
  * Without a rung, the drill itself. `path` is where the rung was named, for the failure.
  */
-export function resolveDrill(drill: Drill, rungId?: string, path = 'rung'): Outcome<Drill> {
+export function resolveDrill(drill: Drill, rungId?: string, path: Path = ['rung']): Outcome<Drill> {
 	if (rungId === undefined) return ok(drill);
 	const rung = drill.rungs.find(({ id }) => id === rungId);
 	if (!rung) {

@@ -1,5 +1,5 @@
 import { mean } from 'd3-array';
-import { badInput, fail, ok, type Failure, type Outcome } from '../base';
+import { badInput, fail, ok, type Failure, type Outcome, type Path } from '../base';
 import type { Drill } from '../model/drill';
 import { deal, dealInOrder, type Runner } from './deal';
 import { checkMinutes, checkPlayerCount, checkRanges, firstFailure } from './ranges';
@@ -28,7 +28,7 @@ function checkRunners(players: SimulateInput['players']): Failure | null {
 	const seen = new Set<string>();
 	for (const [index, { id }] of listRunners(players).entries()) {
 		if (seen.has(id))
-			return badInput(`players[${index}]`, `expected different ids, got "${id}" twice`);
+			return badInput(['players', index], `expected different ids, got "${id}" twice`);
 		seen.add(id);
 	}
 	return checkPlayerCount(players.length);
@@ -37,16 +37,16 @@ function checkRunners(players: SimulateInput['players']): Failure | null {
 /** The stretches asked for, with the paths of their fields; a failure where they contradict. */
 function listStretches(
 	input: SimulateInput
-): Outcome<{ rung?: string; minutes: number; at: string }[]> {
+): Outcome<{ rung?: string; minutes: number; at: Path }[]> {
 	const { climb, rung, minutes } = input;
 	if (!climb) {
-		if (minutes === undefined) return fail(badInput('minutes', 'expected minutes, or a climb'));
-		return ok([{ rung, minutes, at: '' }]);
+		if (minutes === undefined) return fail(badInput(['minutes'], 'expected minutes, or a climb'));
+		return ok([{ rung, minutes, at: [] }]);
 	}
 	for (const key of ['rung', 'minutes', 'start'] as const)
-		if (input[key] !== undefined) return fail(badInput(key, `expected none beside a climb`));
-	if (climb.length === 0) return fail(badInput('climb', 'expected at least one step'));
-	return ok(climb.map((step, index) => ({ ...step, at: `climb[${index}].` })));
+		if (input[key] !== undefined) return fail(badInput([key], `expected none beside a climb`));
+	if (climb.length === 0) return fail(badInput(['climb'], 'expected at least one step'));
+	return ok(climb.map((step, index) => ({ ...step, at: ['climb', index] })));
 }
 
 /** The failure, with the rung that it was found on: a rung may have replaced the field it names. */
@@ -59,9 +59,9 @@ function* inputChecks({
 	players
 }: SimulateInput): Generator<Failure | null> {
 	if (!Number.isSafeInteger(adults) || adults < 0)
-		yield badInput('adults', `expected a whole number of at least 0, got ${adults}`);
+		yield badInput(['adults'], `expected a whole number of at least 0, got ${adults}`);
 	if (!(stopShare >= 0 && stopShare <= 0.9))
-		yield badInput('stopShare', `expected 0 to 0.9, got ${stopShare}`);
+		yield badInput(['stopShare'], `expected 0 to 0.9, got ${stopShare}`);
 	yield checkRunners(players);
 }
 
@@ -71,16 +71,16 @@ function checkStart({ start }: SimulateInput, system: System, players: number): 
 	for (const { id, count } of system.spots) {
 		const placed = given.get(id);
 		if (placed === undefined || !Number.isSafeInteger(placed) || placed < count)
-			return badInput(`start.${id}`, `expected a whole number of at least ${count}, got ${placed}`);
+			return badInput(['start', id], `expected a whole number of at least ${count}, got ${placed}`);
 		given.delete(id);
 	}
 	const [stranger] = given.keys();
 	if (stranger !== undefined)
-		return badInput(`start.${stranger}`, 'expected only spots that players hold');
+		return badInput(['start', stranger], 'expected only spots that players hold');
 	const sum = Object.values(start).reduce((total, placed) => total + placed, 0);
 	return sum === players
 		? null
-		: badInput('start', `expected ${players} players in all, got ${sum}`);
+		: badInput(['start'], `expected ${players} players in all, got ${sum}`);
 }
 
 /** Resolves and checks every stretch: each kind of check over all of them before the next kind. */
@@ -89,12 +89,14 @@ function prepare(input: SimulateInput, players: number): Outcome<Step[]> {
 	if (!stretches.ok) return stretches;
 	const drills: Drill[] = [];
 	for (const { rung, at } of stretches.value) {
-		const drill = resolveDrill(input.drill, rung, `${at}rung`);
+		const drill = resolveDrill(input.drill, rung, [...at, 'rung']);
 		if (!drill.ok) return drill;
 		drills.push(drill.value);
 	}
 	const outOfRange =
-		firstFailure(stretches.value.map(({ minutes, at }) => checkMinutes(minutes, `${at}minutes`))) ??
+		firstFailure(
+			stretches.value.map(({ minutes, at }) => checkMinutes(minutes, [...at, 'minutes']))
+		) ??
 		firstFailure(inputChecks(input)) ??
 		firstFailure(drills.map((drill, k) => onRung(checkRanges(drill), stretches.value[k].rung)));
 	if (outOfRange) return fail(outOfRange);

@@ -1,4 +1,4 @@
-import { badInput, type Failure } from '../base';
+import { badInput, type Failure, type Misfit, type Path } from '../base';
 import type { Drill } from '../model/drill';
 import { resolveDrill } from './resolve';
 import { simulate } from './simulate';
@@ -8,18 +8,18 @@ function strangeName({ spots, paths = [], cues, faults = [], rungs }: Drill): Fa
 	const isSpot = (name: unknown) => typeof name !== 'string' || spots.some(({ id }) => id === name);
 	const isRung = (name: string | undefined) =>
 		name === undefined || rungs.some(({ id }) => id === name);
-	const refuse = (path: string, what: string, name: unknown) =>
-		badInput(`drill.${path}`, `expected ${what} of the drill, got "${name}"`);
+	const refuse = (path: Path, what: string, name: unknown) =>
+		badInput(['drill', ...path], `expected ${what} of the drill, got "${name}"`);
 	for (const [index, { from, to }] of paths.entries())
 		for (const [end, name] of Object.entries({ from, to }))
-			if (!isSpot(name)) return refuse(`paths[${index}].${end}`, 'a spot', name);
+			if (!isSpot(name)) return refuse(['paths', index, end], 'a spot', name);
 	for (const [index, { spot }] of cues.entries())
-		if (!isSpot(spot)) return refuse(`cues[${index}].spot`, 'a spot', spot);
+		if (!isSpot(spot)) return refuse(['cues', index, 'spot'], 'a spot', spot);
 	for (const [index, { rung }] of faults.entries())
-		if (!isRung(rung)) return refuse(`faults[${index}].rung`, 'a rung', rung);
+		if (!isRung(rung)) return refuse(['faults', index, 'rung'], 'a rung', rung);
 	for (const [index, { needs = [] }] of rungs.entries())
 		for (const need of needs)
-			if (!isRung(need)) return refuse(`rungs[${index}].needs`, 'a rung', need);
+			if (!isRung(need)) return refuse(['rungs', index, 'needs'], 'a rung', need);
 	return null;
 }
 
@@ -37,4 +37,16 @@ export function faultOf(drill: Drill): (Failure & { onRung?: string }) | null {
 		if (failure) return { ...failure, ...(rung && { onRung: rung }) };
 	}
 	return null;
+}
+
+/** What keeps a drill from running as a misfit, within the rung where it lies on one; null where it runs. */
+export function drillMisfit(drill: Drill): Misfit | null {
+	const fault = faultOf(drill);
+	if (!fault) return null;
+	const path = 'path' in fault ? fault.path : [];
+	return {
+		path,
+		message: fault.message,
+		...(fault.onRung && { within: `rung ${fault.onRung}` })
+	};
 }

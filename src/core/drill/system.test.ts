@@ -61,7 +61,7 @@ describe('playerSystem', () => {
 		const back = { unit: 'backs' };
 		const crossed = drill([spot('a', back), spot('b', { unit: 'forwards' })], { a: 'b', b: 'a' });
 		expect(playerSystem(crossed, 0)).toMatchObject({
-			failure: { code: 'bad-input', path: 'drill.rotation.moves.a' }
+			failure: { code: 'bad-input', path: ['drill', 'rotation', 'moves', 'a'] }
 		});
 		expect(leads(drill([spot('a', back), spot('b')], { a: 'b', b: 'a' }))).toEqual({
 			a: 'b',
@@ -124,7 +124,7 @@ test('a rung replaces whole fields, and an unknown one is refused with its place
 	});
 	const resolved = resolveDrill(laddered, 'fast');
 	expect(resolved.ok && resolved.value.turn.shortSeconds).toBeUndefined();
-	expect(resolveDrill(laddered, 'slow', 'climb[2].rung')).toMatchObject({
-		failure: { path: 'climb[2].rung' }
+	expect(resolveDrill(laddered, 'slow', ['climb', 2, 'rung'])).toMatchObject({
+		failure: { path: ['climb', 2, 'rung'] }
 	});
 });

@@ -52,7 +52,7 @@ function badMove(spots: readonly Spot[], leadsTo: readonly number[]): Failure | 
 	for (const [index, from] of spots.entries()) {
 		const to = spots[leadsTo[index]];
 		if (to === from) continue;
-		const path = `drill.rotation.moves.${from.id}`;
+		const path = ['drill', 'rotation', 'moves', from.id];
 		const keepsLine = [from, to].find(({ upTo }) => upTo !== undefined);
 		if (keepsLine) return badInput(path, `spot "${keepsLine.id}" has upTo and keeps its own line`);
 		if (from.unit !== undefined && to.unit !== undefined && from.unit !== to.unit)

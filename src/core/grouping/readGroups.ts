@@ -1,4 +1,4 @@
-import { badInput, fail, ok, splitEvenly, type Outcome } from '../base';
+import { badInput, fail, ok, splitEvenly, type Outcome, type Path } from '../base';
 import type { GroupInput } from './groupShapes';
 
 /** The most players that are grouped. */
@@ -30,27 +30,25 @@ const isWhole = (value: number, least: number, most: number) =>
 
 function readSizes({ sizes, count, players }: GroupInput): Outcome<number[]> {
 	if ((sizes === undefined) === (count === undefined))
-		return fail(badInput('', 'expected either "sizes" or "count"'));
+		return fail(badInput([], 'expected either "sizes" or "count"'));
 	if (count !== undefined)
 		return isWhole(count, 1, players.length)
 			? ok(splitEvenly(players.length, count))
-			: fail(badInput('count', `expected 1 to ${players.length} groups, got ${count}`));
+			: fail(badInput(['count'], `expected 1 to ${players.length} groups, got ${count}`));
 	const given = sizes ?? [];
 	for (const [index, size] of given.entries())
 		if (!isWhole(size, 1, MOST_PLAYERS))
-			return fail(
-				badInput(`sizes[${index}]`, `expected a whole number of at least 1, got ${size}`)
-			);
+			return fail(badInput(['sizes', index], `expected a whole number of at least 1, got ${size}`));
 	const total = given.reduce((sum, size) => sum + size, 0);
 	return total === players.length
 		? ok(given)
-		: fail(badInput('sizes', `expected sizes that add up to ${players.length}, got ${total}`));
+		: fail(badInput(['sizes'], `expected sizes that add up to ${players.length}, got ${total}`));
 }
 
 /** Looks ids up; the failure names the first that is nobody. */
 function indices(
 	ids: readonly (string | number)[],
-	path: string,
+	path: Path,
 	indexOf: ReadonlyMap<string, number>
 ): Outcome<number[]> {
 	const found: number[] = [];
@@ -58,7 +56,7 @@ function indices(
 		const index = typeof id === 'string' ? indexOf.get(id) : undefined;
 		if (index === undefined)
 			return fail(
-				badInput(`${path}[${place}]`, `expected the id of a player, got ${JSON.stringify(id)}`)
+				badInput([...path, place], `expected the id of a player, got ${JSON.stringify(id)}`)
 			);
 		found.push(index);
 	}
@@ -71,16 +69,16 @@ function readPairs(
 ): Outcome<HardRule[]> {
 	const rules: HardRule[] = [];
 	for (const [index, ids] of together.entries()) {
-		const players = indices(ids, `together[${index}]`, indexOf);
+		const players = indices(ids, ['together', index], indexOf);
 		if (!players.ok) return players;
 		rules.push({ kind: 'together', name: { rule: 'together', index }, players: players.value });
 	}
 	for (const [index, ids] of apart.entries()) {
-		const players = indices(ids, `apart[${index}]`, indexOf);
+		const players = indices(ids, ['apart', index], indexOf);
 		if (!players.ok) return players;
 		const [a, b] = players.value;
 		if (players.value.length !== 2 || a === b)
-			return fail(badInput(`apart[${index}]`, 'expected two different players'));
+			return fail(badInput(['apart', index], 'expected two different players'));
 		rules.push({ kind: 'apart', name: { rule: 'apart', index }, players: [a, b] });
 	}
 	return ok(rules);
@@ -91,7 +89,7 @@ function readNeeds({ eachHas = [], players }: GroupInput): Outcome<HardRule[]> {
 	for (const [index, { role, unit, min }] of eachHas.entries()) {
 		if (!isWhole(min, 0, MOST_PLAYERS))
 			return fail(
-				badInput(`eachHas[${index}].min`, `expected a whole number of at least 0, got ${min}`)
+				badInput(['eachHas', index, 'min'], `expected a whole number of at least 0, got ${min}`)
 			);
 		const fitting = players.flatMap((player, place) =>
 			(role === undefined || player.roles?.includes(role)) &&
@@ -112,9 +110,9 @@ function readPins(
 	const rules: HardRule[] = [];
 	for (const [id, group] of Object.entries(pins)) {
 		const player = indexOf.get(id);
-		if (player === undefined) return fail(badInput(`pins.${id}`, 'expected the id of a player'));
+		if (player === undefined) return fail(badInput(['pins', id], 'expected the id of a player'));
 		if (!isWhole(group, 0, groups - 1))
-			return fail(badInput(`pins.${id}`, `expected a group from 0 to ${groups - 1}, got ${group}`));
+			return fail(badInput(['pins', id], `expected a group from 0 to ${groups - 1}, got ${group}`));
 		rules.push({ kind: 'pin', name: { rule: 'pins', id }, player, group });
 	}
 	return ok(rules);
@@ -126,7 +124,7 @@ function readMet(
 ): Outcome<[number, number, number][]> {
 	const read: [number, number, number][] = [];
 	for (const [place, entry] of met.entries()) {
-		const path = `met[${place}]`;
+		const path = ['met', place];
 		const times = entry[2];
 		if (entry.length !== 3 || typeof times !== 'number')
 			return fail(badInput(path, 'expected two ids and how often they met'));
@@ -135,7 +133,7 @@ function readMet(
 		const [a, b] = players.value;
 		if (a === b) return fail(badInput(path, 'expected two different players'));
 		if (!(times >= 0 && times <= 1e6))
-			return fail(badInput(`${path}[2]`, `expected 0 to 1000000 times, got ${times}`));
+			return fail(badInput([...path, 2], `expected 0 to 1000000 times, got ${times}`));
 		read.push([a, b, times]);
 	}
 	return ok(read);
@@ -146,17 +144,17 @@ export function readGroups(input: GroupInput): Outcome<GroupTask> {
 	const { players, seed = 1, secondsLimit } = input;
 	if (players.length < 1 || players.length > MOST_PLAYERS)
 		return fail(
-			badInput('players', `expected 1 to ${MOST_PLAYERS} players, got ${players.length}`)
+			badInput(['players'], `expected 1 to ${MOST_PLAYERS} players, got ${players.length}`)
 		);
 	const indexOf = new Map<string, number>();
 	for (const [place, { id }] of players.entries()) {
 		if (indexOf.has(id))
-			return fail(badInput(`players[${place}].id`, `expected different ids, got "${id}" twice`));
+			return fail(badInput(['players', place, 'id'], `expected different ids, got "${id}" twice`));
 		indexOf.set(id, place);
 	}
-	if (!Number.isSafeInteger(seed)) return fail(badInput('seed', 'expected a whole number'));
+	if (!Number.isSafeInteger(seed)) return fail(badInput(['seed'], 'expected a whole number'));
 	if (secondsLimit !== undefined && !(secondsLimit > 0 && secondsLimit <= 600))
-		return fail(badInput('secondsLimit', 'expected more than 0 and at most 600 seconds'));
+		return fail(badInput(['secondsLimit'], 'expected more than 0 and at most 600 seconds'));
 	const sizes = readSizes(input);
 	if (!sizes.ok) return sizes;
 	const parts = [

@@ -1,10 +1,10 @@
+import type { Path } from '../base';
 import type { Period, Practice, Template } from '../model/practice';
 import { idsIn } from './find';
 
 /** Where a practice of the right shape makes no sense, and why. */
 export interface Nonsense {
-	/** As in `periods[2].lanes[0].blocks[1].copies[0].group`. */
-	path: string;
+	path: Path;
 	message: string;
 }
 
@@ -35,10 +35,10 @@ function twice(ids: readonly string[]): { id: string; index: number } | null {
 function stranger(
 	ids: readonly string[],
 	known: ReadonlySet<string>,
-	{ at, is }: { at: string; is: string }
+	{ at, is }: { at: Path; is: string }
 ): Nonsense | null {
 	const index = ids.findIndex((id) => !known.has(id));
-	return index < 0 ? null : { path: `${at}[${index}]`, message: `"${ids[index]}" is ${is}` };
+	return index < 0 ? null : { path: [...at, index], message: `"${ids[index]}" is ${is}` };
 }
 
 const first = <Item>(
@@ -52,12 +52,12 @@ const first = <Item>(
 	return null;
 };
 
-function slotsFault({ slots = [], lanes, groups = [] }: Period, at: string): Nonsense | null {
+function slotsFault({ slots = [], lanes, groups = [] }: Period, at: Path): Nonsense | null {
 	const laneIds = new Set(lanes.map(({ id }) => id));
 	const groupIds = new Set(groups.map(({ id }) => id));
 	return first(slots, (slot, k) => {
 		for (const [lane, ids] of Object.entries(slot)) {
-			const path = `${at}.slots[${k}].${lane}`;
+			const path = [...at, 'slots', k, lane];
 			if (!laneIds.has(lane)) return { path, message: 'is no lane of its period' };
 			const fault = stranger(ids, groupIds, { at: path, is: 'no group of its period' });
 			if (fault) return fault;
@@ -67,23 +67,23 @@ function slotsFault({ slots = [], lanes, groups = [] }: Period, at: string): Non
 }
 
 /** What is wrong with the blocks of a period: a group, a drill or a person that is not there. */
-function blocksFault(period: Period, at: string, named: Named | undefined): Nonsense | null {
+function blocksFault(period: Period, at: Path, named: Named | undefined): Nonsense | null {
 	const groups = new Set((period.groups ?? []).map(({ id }) => id));
 	return first(period.lanes, ({ blocks }, lane) =>
 		first(blocks, ({ drill, copies, lead, eyes }, block) => {
-			const path = `${at}.lanes[${lane}].blocks[${block}]`;
+			const path = [...at, 'lanes', lane, 'blocks', block];
 			if (drill && named && !named.drills.has(`${drill.id}@${drill.revision}`))
 				return {
-					path: `${path}.drill`,
+					path: [...path, 'drill'],
 					message: `"${drill.id}" in revision ${drill.revision} is no drill of this team`
 				};
 			for (const [key, person] of [['lead', lead] as const, ['eyes', eyes] as const])
 				if (person !== undefined && named && !named.people.has(person))
-					return { path: `${path}.${key}`, message: `"${person}" is nobody of this team` };
+					return { path: [...path, key], message: `"${person}" is nobody of this team` };
 			return first(copies, ({ group, players, adults }, copy) => {
-				const place = `${path}.copies[${copy}]`;
+				const place = [...path, 'copies', copy];
 				if (group !== undefined && !groups.has(group))
-					return { path: `${place}.group`, message: `"${group}" is no group of its period` };
+					return { path: [...place, 'group'], message: `"${group}" is no group of its period` };
 				return named ? peopleFault({ players, adults }, place, named) : null;
 			});
 		})
@@ -92,11 +92,11 @@ function blocksFault(period: Period, at: string, named: Named | undefined): Nons
 
 function peopleFault(
 	lists: Record<string, readonly string[]>,
-	at: string,
+	at: Path,
 	{ people }: Named
 ): Nonsense | null {
 	for (const [key, ids] of Object.entries(lists)) {
-		const path = at === '' ? key : `${at}.${key}`;
+		const path = [...at, key];
 		const fault = stranger(ids, people, { at: path, is: 'nobody of this team' });
 		if (fault) return fault;
 	}
@@ -121,24 +121,24 @@ export function periodsFault(periods: readonly Period[], named?: Named): Nonsens
 	const minutes = periods.reduce((sum, period) => sum + period.minutes, 0);
 	if (minutes > MOST_MINUTES)
 		return {
-			path: 'periods',
+			path: ['periods'],
 			message: `take ${minutes} minutes together; ${MOST_MINUTES} at most`
 		};
 	const copies = periods.flatMap(({ lanes }) =>
 		lanes.flatMap(({ blocks }) => blocks.flatMap((block) => block.copies))
 	).length;
 	if (copies > MOST_COPIES)
-		return { path: 'periods', message: `hold ${copies} copies together; ${MOST_COPIES} at most` };
+		return { path: ['periods'], message: `hold ${copies} copies together; ${MOST_COPIES} at most` };
 	const double = twice(periods.flatMap(idsIn));
-	if (double) return { path: 'periods', message: `name "${double.id}" twice` };
+	if (double) return { path: ['periods'], message: `name "${double.id}" twice` };
 	return first(periods, (period, index) => {
-		const at = `periods[${index}]`;
+		const at = ['periods', index];
 		return (
 			slotsFault(period, at) ??
 			blocksFault(period, at, named) ??
 			(named
 				? first(period.groups ?? [], ({ players }, group) =>
-						peopleFault({ players }, `${at}.groups[${group}]`, named)
+						peopleFault({ players }, [...at, 'groups', group], named)
 					)
 				: null)
 		);
@@ -152,10 +152,10 @@ export function periodsFault(periods: readonly Period[], named?: Named): Nonsens
 export function practiceFault(practice: Practice, named?: Named): Nonsense | null {
 	for (const key of ['expected', 'adults'] as const) {
 		const double = twice(practice[key]);
-		if (double) return { path: `${key}[${double.index}]`, message: 'comes twice' };
+		if (double) return { path: [key, double.index], message: 'comes twice' };
 	}
 	const { expected, adults } = practice;
-	const strangers = named ? peopleFault({ expected, adults }, '', named) : null;
+	const strangers = named ? peopleFault({ expected, adults }, [], named) : null;
 	return strangers ?? periodsFault(practice.periods, named);
 }
 

@@ -34,21 +34,21 @@ export function readLineup(input: LineupInput): Outcome<LineupTask> {
 	const { players, positions, teams = 1, fillers = 0, shifts, maxSitRow = 1, seed = 1 } = input;
 	if (!isWhole(players.length, 1, MOST_PLAYERS))
 		return fail(
-			badInput('players', `expected 1 to ${MOST_PLAYERS} players, got ${players.length}`)
+			badInput(['players'], `expected 1 to ${MOST_PLAYERS} players, got ${players.length}`)
 		);
 	const ids = new Set<string>();
 	for (const [index, { id, positions: own }] of players.entries()) {
 		if (id === FILLER)
-			return fail(badInput(`players[${index}].id`, `expected another id than "${FILLER}"`));
+			return fail(badInput(['players', index, 'id'], `expected another id than "${FILLER}"`));
 		if (ids.has(id))
-			return fail(badInput(`players[${index}].id`, `expected different ids, got "${id}" twice`));
+			return fail(badInput(['players', index, 'id'], `expected different ids, got "${id}" twice`));
 		ids.add(id);
 		if (new Set(own).size < own.length)
-			return fail(badInput(`players[${index}].positions`, 'expected each position once'));
+			return fail(badInput(['players', index, 'positions'], 'expected each position once'));
 	}
 	if (!isWhole(positions.length, 1, MOST_PLACES))
 		return fail(
-			badInput('positions', `expected 1 to ${MOST_PLACES} positions, got ${positions.length}`)
+			badInput(['positions'], `expected 1 to ${MOST_PLACES} positions, got ${positions.length}`)
 		);
 	const bounds: [string, number, number, number][] = [
 		['teams', teams, 1, 2],
@@ -60,7 +60,9 @@ export function readLineup(input: LineupInput): Outcome<LineupTask> {
 	];
 	for (const [path, value, least, most] of bounds)
 		if (!isWhole(value, least, most))
-			return fail(badInput(path, `expected a whole number from ${least} to ${most}, got ${value}`));
+			return fail(
+				badInput([path], `expected a whole number from ${least} to ${most}, got ${value}`)
+			);
 	const kinds = [...new Set(positions)];
 	const rank = players.map(({ positions: own }) => {
 		const wanted = own.filter((position) => kinds.includes(position));

@@ -1,4 +1,4 @@
-import { badInput, fail, ok, type Failure, type Outcome } from '../base';
+import { badInput, fail, ok, type Failure, type Outcome, type Path } from '../base';
 import type { RotateInput, RotateStation } from './rotateShapes';
 
 const MOST_GROUPS = 200;
@@ -29,13 +29,13 @@ function repeated(ids: readonly string[]): number {
 	return ids.findIndex((id, index) => ids.indexOf(id) < index);
 }
 
-function listFault(ids: readonly string[], path: string, most: number): Failure | null {
+function listFault(ids: readonly string[], path: Path, most: number): Failure | null {
 	if (ids.length < 1 || ids.length > most)
 		return badInput(path, `expected 1 to ${most}, got ${ids.length}`);
 	const twice = repeated(ids);
 	return twice < 0
 		? null
-		: badInput(`${path}[${twice}]`, `expected different ids, got "${ids[twice]}" twice`);
+		: badInput([...path, twice], `expected different ids, got "${ids[twice]}" twice`);
 }
 
 function stationFault({ id, x, y, effort, holds }: RotateStation): [string, string] | null {
@@ -72,20 +72,20 @@ export function readRotation({
 }: RotateInput): Outcome<RotationTask> {
 	const ids = stations.map(({ id }) => id);
 	const list =
-		listFault(groups, 'groups', MOST_GROUPS) ?? listFault(ids, 'stations', MOST_STATIONS);
+		listFault(groups, ['groups'], MOST_GROUPS) ?? listFault(ids, ['stations'], MOST_STATIONS);
 	if (list) return fail(list);
 	for (const [index, station] of stations.entries()) {
 		const fault = stationFault(station);
-		if (fault) return fail(badInput(`stations[${index}].${fault[0]}`, fault[1]));
+		if (fault) return fail(badInput(['stations', index, fault[0]], fault[1]));
 	}
 	const { hardFrom = HARD_FROM, avoidHardAfterHard = true, meet = false } = rules;
 	if (!(hardFrom >= 1 && hardFrom <= 10))
-		return fail(badInput('rules.hardFrom', `expected 1 to 10, got ${hardFrom}`));
+		return fail(badInput(['rules', 'hardFrom'], `expected 1 to 10, got ${hardFrom}`));
 	// Every group goes to every station, so the station that holds least sets the pace.
 	const holds = Math.min(...stations.map((station) => station.holds ?? 1));
 	const wanted = slots ?? Math.max(stations.length, Math.ceil(groups.length / holds));
 	if (!isWhole(wanted, 1, MOST_SLOTS))
-		return fail(badInput('slots', `expected 1 to ${MOST_SLOTS} slots, got ${wanted}`));
+		return fail(badInput(['slots'], `expected 1 to ${MOST_SLOTS} slots, got ${wanted}`));
 	return ok({
 		groups,
 		stations,

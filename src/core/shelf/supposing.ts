@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { fail, ok, type Result } from '../base';
+import { fail, ok, type Result, type Misfit } from '../base';
 import type { Surroundings } from '../model/bundle';
 import { closed, Id } from '../model/fields';
 import type { Practice } from '../model/practice';
@@ -31,12 +31,12 @@ const people = (ids: readonly string[], count: number | undefined, stem: string)
 export function supposing<Some extends Around>(
 	around: Some,
 	{ players, adults, zone }: ShelfAsk
-): Result<Some, { path: string; message: string }> {
+): Result<Some, Misfit> {
 	const { practice, surroundings } = around;
 	const { ground } = surroundings;
 	const zones = ground.zones.filter(({ id }) => zone === undefined || id === zone);
 	if (zones.length === 0 && zone !== undefined)
-		return fail({ path: 'zone', message: `"${zone}" is no zone of ${ground.name}` });
+		return fail({ path: ['zone'], message: `"${zone}" is no zone of ${ground.name}` });
 	return ok({
 		...around,
 		practice: {

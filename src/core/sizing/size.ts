@@ -26,36 +26,39 @@ const isCount = (value: number | undefined, least = 0) =>
 
 function* limitChecks({ coaches, zones, kit, maxCopies }: SizeLimits): Generator<Failure | null> {
 	if (coaches !== undefined && !(coaches >= 0))
-		yield badInput('limits.coaches', `expected 0 or more, got ${coaches}`);
+		yield badInput(['limits', 'coaches'], `expected 0 or more, got ${coaches}`);
 	if (!isCount(maxCopies, 1))
-		yield badInput('limits.maxCopies', `expected a whole number of at least 1, got ${maxCopies}`);
+		yield badInput(
+			['limits', 'maxCopies'],
+			`expected a whole number of at least 1, got ${maxCopies}`
+		);
 	for (const [index, zone] of (zones ?? []).entries()) {
 		for (const key of ['length', 'width'] as const)
 			if (!(zone[key] >= 0))
 				yield badInput(
-					`limits.zones[${index}].${key}`,
+					['limits', 'zones', index, key],
 					`expected 0 or more metres, got ${zone[key]}`
 				);
 		for (const [item, count] of Object.entries(zone.fixtures ?? {}))
 			if (!(count >= 0))
 				yield badInput(
-					`limits.zones[${index}].fixtures.${item}`,
+					['limits', 'zones', index, 'fixtures', item],
 					`expected 0 or more, got ${count}`
 				);
 	}
 	for (const [item, count] of Object.entries(kit ?? {}))
-		if (!(count >= 0)) yield badInput(`limits.kit.${item}`, `expected 0 or more, got ${count}`);
+		if (!(count >= 0)) yield badInput(['limits', 'kit', item], `expected 0 or more, got ${count}`);
 }
 
 function checkInput({ minutes, players, limits, aims }: SizeInput, drill: Drill): Failure | null {
 	const waitShare = aims?.waitShare;
 	return (
-		checkMinutes(minutes, 'minutes') ??
+		checkMinutes(minutes, ['minutes']) ??
 		checkPlayerCount(players) ??
 		firstFailure(limitChecks(limits ?? {})) ??
 		(waitShare === undefined || (waitShare >= 0 && waitShare <= 1)
 			? null
-			: badInput('aims.waitShare', `expected 0 to 1, got ${waitShare}`)) ??
+			: badInput(['aims', 'waitShare'], `expected 0 to 1, got ${waitShare}`)) ??
 		checkRanges(drill)
 	);
 }

@@ -60,7 +60,7 @@ describe('the planner in its worker', () => {
 		const client = new PlannerClient(workers.start);
 		expect(await client.ask(short)).toMatchObject({ ok: true, value: { repeatMeetings: 0 } });
 		const refused = await client.ask({ ...short, input: { groups: [], stations: [] } });
-		expect(refused).toMatchObject({ ok: false, failure: { code: 'bad-input', path: 'groups' } });
+		expect(refused).toMatchObject({ ok: false, failure: { code: 'bad-input', path: ['groups'] } });
 		const shifts = { players: [{ id: 'a', positions: ['x'] }], positions: ['x'], shifts: 2 };
 		expect(await client.ask({ kind: 'lineup', input: shifts, seconds: 1 })).toMatchObject({
 			ok: true

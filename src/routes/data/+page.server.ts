@@ -1,3 +1,4 @@
+import { type Path } from '$core/base';
 import { fail } from '@sveltejs/kit';
 import { useDatabase, restoreApp } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
@@ -11,20 +12,20 @@ export const load: PageServerLoad = async () => {
 	return { teams: await listTeams(db), backups: folder && listBackups(folder.root) };
 };
 
-const misfit = (path: string, message: string) => fail(400, { misfit: { path, message } });
+const misfit = (path: Path, message: string) => fail(400, { misfit: { path, message } });
 
 export const actions: Actions = {
 	import: async ({ request }) => {
 		const file = (await request.formData()).get('file');
 		if (!(file instanceof File) || file.size === 0)
-			return misfit('file', 'is missing: choose a zip first');
+			return misfit(['file'], 'is missing: choose a zip first');
 		const bytes = new Uint8Array(await file.arrayBuffer());
 		const outcome = await importSafely(await useDatabase(), bytes);
 		return outcome.ok ? { imported: outcome.value } : fail(400, { misfit: outcome.failure });
 	},
 	copy: async () => {
 		const { folder } = await useDatabase();
-		if (!folder) return misfit('', 'The data is on a server: back it up there.');
+		if (!folder) return misfit([], 'The data is on a server: back it up there.');
 		return { copied: await folder.backUp('asked') };
 	},
 	restore: async ({ request }) => {
@@ -33,7 +34,7 @@ export const actions: Actions = {
 			await restoreApp(name);
 			return { restored: name };
 		} catch (error) {
-			if (error instanceof StartRefusal) return misfit('', error.message);
+			if (error instanceof StartRefusal) return misfit([], error.message);
 			throw error;
 		}
 	}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { misfitText } from '$core/base';
 	import { Button, FileUploader, InlineNotification, Modal } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import type { ActionResult } from '@sveltejs/kit';
@@ -71,7 +72,7 @@
 			kind="error"
 			role="alert"
 			title={say(texts.nothingWasChanged)}
-			subtitle="{misfit.path} {misfit.message}"
+			subtitle={misfitText(misfit)}
 		/>
 	{:else if words}
 		<InlineNotification lowContrast hideCloseButton kind="success" role="status" title={words} />

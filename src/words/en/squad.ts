@@ -54,7 +54,7 @@ export default messages({
 	lastDay: 'last day',
 	liftedBy2: 'lifted by',
 	liftedFrom2: 'lifted from',
-	restriction2: 'Restriction {number}, {match}:',
+	restriction2: 'Restriction {number}, {field}:',
 	firstDay2: 'First day',
 	lastDayIncludedOpenIfEmpty: 'Last day, included (open if empty)',
 	squadAsATableFile: '{Squad} as a table file',

@@ -1,3 +1,4 @@
+import { type Path } from '$core/base';
 import type { Coming } from '$core/season';
 import texts from '$texts/attendance';
 import type { Say } from '$words';
@@ -92,11 +93,11 @@ export function unstored(practices: readonly StoredPractice[], changes: Changes)
 	return Object.fromEntries([...elsewhere, ...open]);
 }
 
-/** Who a refusal at `[0].rows[3].minutes` of what was sent is about. */
-export function faultIn(sent: ReturnType<typeof sentOf>, path: string): At | null {
-	const match = /^\[(\d+)\]\.rows\[(\d+)\]/.exec(path);
-	const of = match ? sent[Number(match[1])] : undefined;
-	const person = match ? of?.rows[Number(match[2])]?.person : undefined;
+/** Who a refusal of what was sent is about: at `0, rows, 3`, the fourth of the first practice. */
+export function faultIn(sent: ReturnType<typeof sentOf>, path: Path): At | null {
+	const [practice, , row] = path;
+	const of = sent[Number(practice)];
+	const person = of?.rows[Number(row)]?.person;
 	return of && person !== undefined ? { practice: of.practice, person } : null;
 }
 

@@ -2,7 +2,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
-	import { sameValue } from '$core/base';
+	import { sameValue, type Misfit } from '$core/base';
 	import type { Drill } from '$core/model/drill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
@@ -28,7 +28,7 @@
 		drill: Drill;
 		/** Whose shelf it is for: what there is to choose from. */
 		team: Pick<Team, 'sport' | 'skillAreas' | 'units'>;
-		misfit: { path: string; message: string; newest?: string } | null;
+		misfit: (Misfit & { newest?: string }) | null;
 		/** Stamp of the newest revision, as the page was read; empty for a new drill. */
 		stamp?: string;
 	} = $props();
@@ -52,8 +52,8 @@
 
 	/** Where a fault is, as the form calls it. */
 	const place = $derived.by(() => {
-		const path = draft.fault && 'path' in draft.fault ? String(draft.fault.path) : '';
-		const field = /^drill\.(\w+)/.exec(path)?.[1] ?? '';
+		const path = draft.fault && 'path' in draft.fault ? draft.fault.path : [];
+		const field = path[0] === 'drill' ? String(path[1]) : '';
 		const rung = draft.kept.rungs.find(({ id }) => id === draft.fault?.onRung)?.name;
 		const group = groupOf(field);
 		return [group && say(group.name), rung && say(texts.onTheRung, { rungName: rung })]

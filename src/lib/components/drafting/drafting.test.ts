@@ -87,7 +87,9 @@ describe('what is typed in', () => {
 		expect(faultsText({ ...blank, rungs, faults })).toBe(
 			'tall > bend > Faster\nlate > \nwide > turn > Slower'
 		);
-		expect(faultOf({ ...blank, rungs, faults })).toMatchObject({ path: 'drill.faults[2].rung' });
+		expect(faultOf({ ...blank, rungs, faults })).toMatchObject({
+			path: ['drill', 'faults', 2, 'rung']
+		});
 		const ways = wayRows({ ...blank, paths: [{ from: [1, 2.5], to: 'x', kind: 'run' }] }, plain);
 		expect(ways[0]).toMatchObject({ from: '1; 2.5', step: '' });
 		expect(waysIn([{ ...ways[0], from: '3,5; 4' }], plain)).toMatchObject([{ from: [3.5, 4] }]);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { placeText, type Misfit } from '$core/base';
 	import { InlineNotification } from 'carbon-components-svelte';
 	import type { FormDraft } from '$lib/state/formDraft.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -14,7 +15,7 @@
 		draft,
 		form
 	}: {
-		misfit: { path: string; message: string; newest?: string } | null | undefined;
+		misfit: (Misfit & { newest?: string }) | null | undefined;
 		saved?: boolean;
 		/** The place of the fault as a coach calls it; the path where it is not said. */
 		where?: string;
@@ -54,7 +55,7 @@
 			kind="error"
 			role="alert"
 			title={say(texts.notSaved)}
-			subtitle="{where ?? misfit.path} {misfit.message}"
+			subtitle="{where ?? placeText(misfit)} {misfit.message}"
 		/>
 	{:else if saved}
 		<InlineNotification

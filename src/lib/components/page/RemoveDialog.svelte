@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { placeText } from '$core/base';
 	import { Modal } from 'carbon-components-svelte';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
@@ -42,7 +43,7 @@
 			refusal =
 				message ??
 				(misfit
-					? say(texts.the, { path: misfit.path, message: misfit.message })
+					? say(texts.the, { path: placeText(misfit), message: misfit.message })
 					: say(texts.itWasNotRemoved));
 		};
 </script>

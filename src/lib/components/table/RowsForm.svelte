@@ -1,4 +1,5 @@
 <script lang="ts" generics="Row extends TypedRow">
+	import type { Misfit } from '$core/base';
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
@@ -30,10 +31,7 @@
 		/** Stamp of what is stored, as the page was read. */
 		stamp: string;
 		/** What the action answered. */
-		answer:
-			| { misfit?: { path: string; message: string; newest?: string }; saved?: unknown }
-			| null
-			| undefined;
+		answer: { misfit?: Misfit & { newest?: string }; saved?: unknown } | null | undefined;
 		/** How a row is called; empty for a new one. */
 		nameOf: (row: Row) => string;
 		linkOf?: (row: Row) => { href: string; text: string } | null;

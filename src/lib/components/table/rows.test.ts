@@ -82,8 +82,8 @@ describe('rows that are typed in', () => {
 		]);
 		expect(JSON.parse(table.json)).toEqual([{ name: 'Ada' }, { name: 'Bo' }]);
 		expect(table.isChanged).toBe(true);
-		expect(table.faultAt('[1].name')).toEqual({ key: 'new-2', field: 'name' });
-		expect(table.faultAt('elsewhere')).toBeNull();
+		expect(table.faultAt([1, 'name'])).toEqual({ key: 'new-2', field: 'name' });
+		expect(table.faultAt(['elsewhere'])).toBeNull();
 		table.remove(table.rows[2]);
 		expect(table.isChanged).toBe(false);
 	});

@@ -1,3 +1,4 @@
+import { pathText, type Path } from '$core/base';
 import { tick } from 'svelte';
 import type { TypedRow } from './columns';
 
@@ -70,9 +71,10 @@ export class TypedRows<Row extends TypedRow> {
 		document.getElementById(`${row.key}-${this.#kind.first}`)?.focus();
 	};
 
-	/** The row and the field that a refusal at `[3].name` is about; null where it is about no row. */
-	faultAt = (path: string | undefined): { key: string | undefined; field: string } | null => {
-		const match = /^\[(\d+)\]\.?(.*)$/.exec(path ?? '');
-		return match ? { key: this.named[Number(match[1])]?.key, field: match[2] } : null;
+	/** The row and the field that a refusal is about; null where it is about no row. */
+	faultAt = (path: Path = []): { key: string | undefined; field: string } | null => {
+		const [row, ...field] = path;
+		if (typeof row !== 'number') return null;
+		return { key: this.named[row]?.key, field: pathText(field) };
 	};
 }

@@ -130,12 +130,12 @@ export async function loadAttendance(
 function rowsFault(rows: readonly Row[], known: ReadonlySet<string>): Misfit | null {
 	const seen = new Set<string>();
 	for (const [index, { person, is }] of rows.entries()) {
-		const path = `rows[${index}]`;
-		if (!known.has(person)) return { path: `${path}.person`, message: 'is nobody of this team' };
-		if (seen.has(person)) return { path: `${path}.person`, message: 'comes twice' };
+		const path = ['rows', index];
+		if (!known.has(person)) return { path: [...path, 'person'], message: 'is nobody of this team' };
+		if (seen.has(person)) return { path: [...path, 'person'], message: 'comes twice' };
 		seen.add(person);
 		if (is.state === 'late' && is.minutes === undefined)
-			return { path: `${path}.minutes`, message: 'How many minutes late?' };
+			return { path: [...path, 'minutes'], message: 'How many minutes late?' };
 	}
 	return null;
 }
@@ -164,7 +164,7 @@ function clashIn(rows: readonly Row[], now: ReadonlyMap<string, Coming>): Misfit
 		const isOther = current.state !== was.state || current.minutes !== was.minutes;
 		if (isOther && !sameValue(current, is))
 			return {
-				path: `rows[${index}].person`,
+				path: ['rows', index, 'person'],
 				message: `was changed meanwhile to ${comingWords(current)}. Save again to keep yours.`
 			};
 	}
@@ -232,14 +232,14 @@ export async function saveAttendance(
 	const shape = readShape(Sent, sent);
 	if (!shape.ok) return shape;
 	const surroundings = await loadSurroundings(db, teamId, { day: today });
-	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+	if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
 	const ids = [...surroundings.players, ...surroundings.adults].map(({ id }) => id);
 	const adults = new Set(surroundings.adults.map(({ id }) => id));
 	for (const [index, { practice: id, rows }] of shape.value.entries()) {
 		if (!(await findPractice(db, teamId, id)))
-			return fail({ path: `[${index}].practice`, message: 'is no practice of this team' });
+			return fail({ path: [index, 'practice'], message: 'is no practice of this team' });
 		const fault = rowsFault(rows, new Set(ids));
-		if (fault) return fail({ ...fault, path: `[${index}].${fault.path}` });
+		if (fault) return fail({ ...fault, path: [index, ...fault.path] });
 	}
 	let at = 0;
 	try {
@@ -255,6 +255,6 @@ export async function saveAttendance(
 		return ok(null);
 	} catch (error) {
 		if (!(error instanceof Clash)) throw error;
-		return fail({ ...error.misfit, path: `[${at}].${error.misfit.path}`, isStale: true });
+		return fail({ ...error.misfit, path: [at, ...error.misfit.path], isStale: true });
 	}
 }

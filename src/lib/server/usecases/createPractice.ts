@@ -40,12 +40,16 @@ interface Creation {
 }
 
 /** The first of the people who is nobody of these, or comes twice. */
-function peopleFault(key: string, wanted: readonly string[], people: readonly { id: string }[]) {
+function peopleFault(
+	key: string,
+	wanted: readonly string[],
+	people: readonly { id: string }[]
+): Misfit | null {
 	const known = new Set(people.map(({ id }) => id));
 	const stranger = wanted.findIndex((id) => !known.has(id));
-	if (stranger >= 0) return { path: `${key}[${stranger}]`, message: 'is nobody of this team' };
+	if (stranger >= 0) return { path: [key, stranger], message: 'is nobody of this team' };
 	const isDouble = new Set(wanted).size < wanted.length;
-	return isDouble ? { path: key, message: 'names somebody twice' } : null;
+	return isDouble ? { path: [key], message: 'names somebody twice' } : null;
 }
 
 /** Stores a new practice within a transaction of the caller; a misfit names the field at fault. */
@@ -54,7 +58,7 @@ export async function addPractice(
 	{ teamId, id, wanted }: Creation
 ): Promise<Result<Practice, Misfit>> {
 	const surroundings = await loadSurroundings(tx, teamId, { day: wanted.date });
-	if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+	if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
 	const { team, season, players, adults } = surroundings;
 	const fault =
 		peopleFault('expected', wanted.expected, players) ??
@@ -62,7 +66,7 @@ export async function addPractice(
 	if (fault) return fail(fault);
 	const grounds = await listGrounds(tx, teamId);
 	if (wanted.groundId !== undefined && !grounds.some((ground) => ground.id === wanted.groundId))
-		return fail({ path: 'groundId', message: 'is no ground of this team' });
+		return fail({ path: ['groundId'], message: 'is no ground of this team' });
 	const { from, template, ...facts } = wanted;
 	const model = await findModel(tx, teamId, { from, template });
 	if (!model.ok) return model;
@@ -100,11 +104,11 @@ export async function findModel(
 ): Promise<Result<Practice | Template | null, Misfit>> {
 	if (template !== undefined) {
 		const model = await findTemplate(db, teamId, template);
-		return model ? ok(model) : fail({ path: 'template', message: 'is no template of this team' });
+		return model ? ok(model) : fail({ path: ['template'], message: 'is no template of this team' });
 	}
 	if (from === undefined) return ok(null);
 	const stored = await findPractice(db, teamId, from);
 	return stored
 		? ok(stored.practice)
-		: fail({ path: 'from', message: 'is no practice of this team' });
+		: fail({ path: ['from'], message: 'is no practice of this team' });
 }

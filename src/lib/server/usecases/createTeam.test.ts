@@ -13,6 +13,8 @@ import { listSports } from './sports';
 import { exported as exportAll } from '../../../../tests/support/exported';
 import { importAll } from './importAll';
 import { loadBoard } from './views';
+import { placeOf } from '../../../../tests/support/place';
+import { misfitText } from '$core/base';
 
 const today = '2027-04-06';
 const wanted = {
@@ -31,7 +33,7 @@ beforeEach(async () => {
 });
 async function made(change: Partial<typeof wanted> = {}) {
 	const created = await createTeam(db, { wanted: { ...wanted, ...change }, today });
-	if (!created.ok) throw new Error(`${created.failure.path} ${created.failure.message}`);
+	if (!created.ok) throw new Error(misfitText(created.failure));
 	return created.value;
 }
 
@@ -75,9 +77,7 @@ describe('createTeam', () => {
 		['players, line 301', { players: 'Ada\n'.repeat(301) }]
 	])('refuses what is wrong at %s and stores nothing', async (path, change) => {
 		const before = await listTeamLines(db);
-		expect(await createTeam(db, { wanted: { ...wanted, ...change }, today })).toMatchObject({
-			failure: { path }
-		});
+		expect(placeOf(await createTeam(db, { wanted: { ...wanted, ...change }, today }))).toBe(path);
 		expect(await listTeamLines(db)).toEqual(before);
 	});
 

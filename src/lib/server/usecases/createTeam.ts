@@ -45,10 +45,10 @@ export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
 		const match = /^\s*(?:(\d{1,3})[\s.,;:)]+)?(.*?)[\s,;]*$/.exec(line);
 		const name = match?.[2] ?? '';
 		if (name === '') continue;
-		const path = `players, line ${index + 1}`;
-		if (name.length > 200) return fail({ path, message: 'is longer than a name' });
+		const at = { path: [], within: `players, line ${index + 1}` };
+		if (name.length > 200) return fail({ ...at, message: 'is longer than a name' });
 		if (players.length === MOST_PLAYERS)
-			return fail({ path, message: `is one too many: at most ${MOST_PLAYERS} players` });
+			return fail({ ...at, message: `is one too many: at most ${MOST_PLAYERS} players` });
 		players.push({ name, ...(match?.[1] && { number: Number(match[1]) }) });
 	}
 	return ok(players);
@@ -128,11 +128,11 @@ export async function createTeam(
 	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
 ): Promise<Result<{ team: string; practice: string }, Misfit>> {
 	const sport = listSports().find(({ id }) => id === wanted.sport);
-	if (!sport) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
-	if (wanted.name.trim() === '') return fail({ path: 'name', message: 'needs a word' });
+	if (!sport) return fail({ path: ['sport'], message: 'is no sport that there is a kit for' });
+	if (wanted.name.trim() === '') return fail({ path: ['name'], message: 'needs a word' });
 	if (wanted.to < wanted.from)
-		return fail({ path: 'to', message: `is younger than the youngest, ${wanted.from}` });
-	if (!isTimeZone(wanted.timeZone)) return fail({ path: 'timeZone', message: 'is no time zone' });
+		return fail({ path: ['to'], message: `is younger than the youngest, ${wanted.from}` });
+	if (!isTimeZone(wanted.timeZone)) return fail({ path: ['timeZone'], message: 'is no time zone' });
 	const players = readPlayers(wanted.players);
 	if (!players.ok) return players;
 	return refusable(db, (tx) =>

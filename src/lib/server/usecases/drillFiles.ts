@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { fail, ok, sameValue, type Result } from '$core/base';
-import { faultOf } from '$core/drill';
+import { drillMisfit } from '$core/drill';
 import { Drill } from '$core/model/drill';
 import { toShelf } from '$core/practice';
 import { readJson, type Misfit } from '../../../doors';
@@ -45,7 +45,7 @@ const shownName = (name: string) => name.split(/[\\/]/).at(-1) ?? name;
 /** The JSON files of a zip by name, or the file itself; refused where it is too large or no zip. */
 function unpack(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>, Misfit> {
 	if (bytes.length > MOST_BYTES)
-		return fail({ path: name, message: `has more than ${MOST_BYTES / 1e6} MB` });
+		return fail({ path: [], within: name, message: `has more than ${MOST_BYTES / 1e6} MB` });
 	const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
 	if (!isZip) return ok(new Map([[name, bytes]]));
 	let total = 0;
@@ -62,10 +62,14 @@ function unpack(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>
 			}
 		});
 		if (isTooMuch)
-			return fail({ path: name, message: `holds more than ${MOST_DRILLS} drills or 20 MB` });
+			return fail({
+				path: [],
+				within: name,
+				message: `holds more than ${MOST_DRILLS} drills or 20 MB`
+			});
 		return ok(new Map(Object.entries(files)));
 	} catch {
-		return fail({ path: name, message: 'is no zip file that can be read' });
+		return fail({ path: [], within: name, message: 'is no zip file that can be read' });
 	}
 }
 
@@ -81,12 +85,8 @@ function readOne(file: string, bytes: Uint8Array, shelf: ReadonlyMap<string, Dri
 	if (!read.ok) return misfitting(read.failure);
 	const drill = { ...read.value, revision: 1 };
 	const { id, name } = drill;
-	const fault = faultOf(drill);
-	if (fault) {
-		const on = fault.onRung ? `rung ${fault.onRung}: ` : '';
-		const place = 'path' in fault && fault.path ? `${on}${fault.path}` : on.slice(0, -2);
-		return misfitting({ path: place, message: fault.message }, id, name);
-	}
+	const misfit = drillMisfit(drill);
+	if (misfit) return misfitting(misfit, id, name);
 	const own = shelf.get(id);
 	if (!own) return { file, state: 'new', id, name, drill };
 	const isSame = sameValue({ ...own, revision: 1 }, drill);
@@ -104,7 +104,8 @@ export async function readDrillFile(
 ): Promise<Result<ReadDrill[], Misfit>> {
 	const files = unpack(bytes, name);
 	if (!files.ok) return files;
-	if (files.value.size === 0) return fail({ path: name, message: 'holds no .json file' });
+	if (files.value.size === 0)
+		return fail({ path: [], within: name, message: 'holds no .json file' });
 	const shelf = new Map(toShelf(await listDrills(db, teamId)).map((drill) => [drill.id, drill]));
 	const drills = [...files.value].map(([file, content]) =>
 		readOne(shownName(file), content, shelf)
@@ -117,7 +118,7 @@ export async function readDrillFile(
 				seen.add(drill.id);
 				return drill;
 			}
-			const misfit = { path: 'id', message: `"${drill.id}" comes twice in this file` };
+			const misfit = { path: ['id'], message: `"${drill.id}" comes twice in this file` };
 			return { file: drill.file, state: 'fault', id: drill.id, name: drill.name, misfit };
 		})
 	);

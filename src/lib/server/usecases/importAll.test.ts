@@ -6,6 +6,7 @@ import { demoTeams } from './seedDemo';
 import { keepTemplate } from './keepTemplate';
 import { exported as exportAll } from '../../../../tests/support/exported';
 import { importAll } from './importAll';
+import { placeText } from '$core/base';
 
 let db: Db;
 let exported: Uint8Array;
@@ -67,7 +68,7 @@ describe('everything out and in', () => {
 
 	test('refuses a team that is here already, and changes nothing', async () => {
 		const again = await importAll(db, exported);
-		expect(again).toMatchObject({ ok: false, failure: { path: 'teams/saltmarsh' } });
+		expect(again).toMatchObject({ ok: false, failure: { within: 'teams/saltmarsh', path: [] } });
 		expect(Buffer.from(await exportAll(db)).equals(Buffer.from(exported))).toBe(true);
 	});
 });
@@ -110,18 +111,19 @@ describe('a file that is not right', () => {
 		await emptied();
 		const outcome = await importAll(db, bytes);
 		expect(await teams()).toBe(0);
-		return outcome.ok ? 'taken' : outcome.failure;
+		if (outcome.ok) throw new Error('The file was taken.');
+		return { place: placeText(outcome.failure), message: outcome.failure.message };
 	};
 
 	test('is named with the place in it', async () => {
 		const bad = changed(PRACTICE, (text) => text.replace('"minutes": 90', '"minutes": "long"'));
 		expect(await refused(bad)).toEqual({
-			path: `${PRACTICE}: practice.minutes`,
+			place: `${PRACTICE}: practice.minutes`,
 			message: 'expected integer'
 		});
 		const torn = changed(PRACTICE, (text) => text.slice(0, 50));
 		expect(await refused(torn)).toMatchObject({
-			path: PRACTICE,
+			place: PRACTICE,
 			message: expect.stringContaining('no JSON')
 		});
 		const none = changed(PRACTICE, (text) => text.replaceAll('2027-04-06', '2027-02-30'));
@@ -135,7 +137,7 @@ describe('a file that is not right', () => {
 			message: 'is no zip file that can be read'
 		});
 		expect(await refused(zipSync({ 'x.json': strToU8('{}') }))).toMatchObject({
-			path: 'fieldplan.json'
+			place: 'fieldplan.json'
 		});
 		const foreign = changed(PRACTICE, (text) =>
 			text.replace('"teamId": "saltmarsh"', '"teamId": "x"')
@@ -189,9 +191,9 @@ describe('a file that is not right', () => {
 			spoil(stored.practice);
 			return JSON.stringify(stored);
 		});
-		const failure = await refused(bad);
-		expect(failure).toMatchObject({ path: expect.stringContaining(path) });
-		expect(failure).toMatchObject({ path: expect.stringContaining(`${PRACTICE}: `) });
+		const { place } = await refused(bad);
+		expect(place).toContain(path);
+		expect(place).toContain(`${PRACTICE}: `);
 	});
 
 	test.each(['__proto__', 'constructor', 'a b', 'ä'])('may not call a person %s', async (id) => {
@@ -199,7 +201,7 @@ describe('a file that is not right', () => {
 			text.replace('"id": "p02"', `"id": "${id}"`)
 		);
 		expect(await refused(bad)).toMatchObject({
-			path: expect.stringMatching(/^teams\/saltmarsh\/team\.json: people\[\d+\]\.id$/),
+			place: expect.stringMatching(/^teams\/saltmarsh\/team\.json: people\[\d+\]\.id$/),
 			message: expect.stringContaining('letters, digits')
 		});
 	});
@@ -210,7 +212,7 @@ describe('a file that is not right', () => {
 			strToU8(strFromU8(bytes).replaceAll('"saltmarsh"', '"data"'))
 		]);
 		expect(await refused(zipSync(Object.fromEntries(files)))).toMatchObject({
-			path: 'teams/data/team.json: team.id'
+			place: 'teams/data/team.json: team.id'
 		});
 	});
 

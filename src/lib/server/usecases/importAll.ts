@@ -5,9 +5,9 @@ import { Drill } from '$core/model/drill';
 import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
 import { Template, type Practice } from '$core/model/practice';
 import { isTimeZone } from '$core/conditions';
-import { faultOf } from '$core/drill';
+import { drillMisfit } from '$core/drill';
 import { type Named, periodsFault, practiceFault } from '$core/practice';
-import { fail, ok, type Result } from '$core/base';
+import { fail, ok, type Result, type Path } from '$core/base';
 import { readJson, type Misfit } from '../../../doors';
 import type { Db } from '../database';
 import { listTeams } from '../repositories/teams';
@@ -25,8 +25,9 @@ class Refused extends Error {
 	}
 }
 
-const refuse = (path: string, message: string): never => {
-	throw new Refused({ path, message });
+/** Refuses a file for what is at a path within one of its parts. */
+const refuse = (within: string, path: Path, message: string): never => {
+	throw new Refused({ path, message, ...(within !== '' && { within }) });
 };
 
 /** Unpacks a zip in memory. Names are never used as paths on disk; sizes are looked at before unpacking. */
@@ -38,14 +39,14 @@ function unpack(bytes: Uint8Array): Map<string, Uint8Array> {
 			filter({ name, originalSize }) {
 				total += originalSize;
 				count += 1;
-				if (total > MOST_BYTES || count > MOST_FILES) refuse(name, 'the file holds too much');
+				if (total > MOST_BYTES || count > MOST_FILES) refuse(name, [], 'the file holds too much');
 				return name.endsWith('.json');
 			}
 		});
 		return new Map(Object.entries(files));
 	} catch (error) {
 		if (error instanceof Refused) throw error;
-		return refuse('', 'is no zip file that can be read');
+		return refuse('', [], 'is no zip file that can be read');
 	}
 }
 
@@ -54,57 +55,55 @@ function read<Schema extends TSchema>(
 	name: string,
 	schema: Schema
 ): Static<Schema> {
-	const bytes = files.get(name) ?? refuse(name, 'is missing');
+	const bytes = files.get(name) ?? refuse(name, [], 'is missing');
 	const value = readJson(schema, strFromU8(bytes));
 	if (value.ok) return value.value;
-	const { path, message } = value.failure;
-	return refuse(path === '' ? name : `${name}: ${path}`, message);
+	return refuse(name, value.failure.path, value.failure.message);
 }
 
 /** Refuses a file for what makes no sense in it, with the place. */
 function refuseFault(fault: Misfit | null, name: string): void {
-	if (fault) refuse(fault.path === '' ? name : `${name}: ${fault.path}`, fault.message);
+	if (!fault) return;
+	const within = [name, fault.within].filter(Boolean).join(': ');
+	refuse(within, fault.path, fault.message);
 }
 
 /** What the shape of a team does not say. */
 function checkTeam({ team, seasons, kit, kitFrom = [] }: ExportTeam, folder: string): void {
 	const name = `${folder}/team.json`;
 	if (PAGES.includes(team.id))
-		refuse(`${name}: team.id`, `"${team.id}" is a page of the application; no team has this id`);
+		refuse(name, ['team', 'id'], `"${team.id}" is a page of the application; no team has this id`);
 	if (!isTimeZone(team.timeZone))
-		refuse(`${name}: team.timeZone`, `"${team.timeZone}" is no time zone`);
-	if (team.ages.to < team.ages.from) refuse(`${name}: team.ages`, 'end before they begin');
+		refuse(name, ['team', 'timeZone'], `"${team.timeZone}" is no time zone`);
+	if (team.ages.to < team.ages.from) refuse(name, ['team', 'ages'], 'end before they begin');
 	const ids = seasons.map(({ id }) => id);
-	if (new Set(ids).size < ids.length) refuse(`${name}: seasons`, 'name one season twice');
+	if (new Set(ids).size < ids.length) refuse(name, ['seasons'], 'name one season twice');
 	for (const list of [kit, ...kitFrom.map(({ value }) => value)]) {
 		const items = list.map(({ item }) => item);
 		const twice = items.find((item, index) => items.indexOf(item) < index);
-		if (twice !== undefined) refuse(`${name}: kit`, `names "${twice}" twice`);
+		if (twice !== undefined) refuse(name, ['kit'], `names "${twice}" twice`);
 	}
 }
 
 /** What the shape of a drill does not say: it must be able to run. */
 function checkDrill(drill: Drill, name: string): void {
-	const fault = faultOf(drill);
-	if (!fault) return;
-	const place = ('path' in fault && fault.path) || '';
-	const path = fault.onRung ? `rung ${fault.onRung} ${place}`.trim() : place;
-	refuseFault({ path, message: fault.message }, name);
+	refuseFault(drillMisfit(drill), name);
 }
 
 function checkPractice(
 	practice: Practice,
 	{ name, team, known }: { name: string; team: ExportTeam; known: Named }
 ): void {
-	if (practice.teamId !== team.team.id) refuse(name, 'is of another team');
+	if (practice.teamId !== team.team.id) refuse(name, [], 'is of another team');
 	if (!team.seasons.some(({ id }) => id === practice.seasonId))
-		refuse(`${name}: practice.seasonId`, 'is of no season here');
+		refuse(name, ['practice', 'seasonId'], 'is of no season here');
 	const { groundId, timeZone } = practice;
 	if (groundId !== undefined && !team.grounds.some(({ id }) => id === groundId))
-		refuse(`${name}: practice.groundId`, `"${groundId}" is no ground of this team`);
-	if (!isTimeZone(timeZone)) refuse(`${name}: practice.timeZone`, `"${timeZone}" is no time zone`);
+		refuse(name, ['practice', 'groundId'], `"${groundId}" is no ground of this team`);
+	if (!isTimeZone(timeZone))
+		refuse(name, ['practice', 'timeZone'], `"${timeZone}" is no time zone`);
 	const fault = practiceFault(practice, known);
-	refuseFault(fault && { ...fault, path: `practice.${fault.path}` }, name);
+	refuseFault(fault && { ...fault, path: ['practice', ...fault.path] }, name);
 }
 
 function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): WholeTeam {
@@ -142,6 +141,7 @@ function refuseKnown(teams: readonly WholeTeam[], known: readonly { id: string }
 		if (here.has(id))
 			refuse(
 				`teams/${encodeURIComponent(id)}`,
+				[],
 				`the team "${name}" is here already; nothing was imported`
 			);
 		here.add(id);
@@ -186,7 +186,7 @@ export async function importAll(
 		// What the shapes do not say the database does: twice the same id, say.
 		const { code } = error as { code?: string };
 		if (code?.startsWith('23') || code?.startsWith('22'))
-			return fail({ path: '', message: `contradicts itself: ${(error as Error).message}` });
+			return fail({ path: [], message: `contradicts itself: ${(error as Error).message}` });
 		throw error;
 	}
 }

@@ -17,11 +17,13 @@ export async function keepTemplate(
 	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewTemplate }
 ): Promise<Result<Template, Misfit>> {
 	const name = wanted.name.trim();
-	if (name === '') return fail({ path: 'name', message: 'needs a word or two' });
+	if (name === '') return fail({ path: ['name'], message: 'needs a word or two' });
 	const stored = await findPractice(db, teamId, wanted.practice);
-	if (!stored) return fail({ path: 'practice', message: 'is no practice of this team' });
+	if (!stored) return fail({ path: ['practice'], message: 'is no practice of this team' });
 	const { minutes, periods } = stored.practice;
 	const template: Template = { format: 'fieldplan/template@1', id, name, minutes, periods };
 	const isNew = await insertTemplate(db, teamId, template);
-	return isNew ? ok(template) : fail({ path: 'name', message: 'is the name of another template' });
+	return isNew
+		? ok(template)
+		: fail({ path: ['name'], message: 'is the name of another template' });
 }

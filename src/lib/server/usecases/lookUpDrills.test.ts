@@ -31,10 +31,10 @@ describe('drills that a board does not have at hand', () => {
 	});
 
 	test('are refused where they are named in no way that names are', async () => {
-		expect(await named('channel-duel')).toMatchObject({ failure: { path: '[0].revision' } });
+		expect(await named('channel-duel')).toMatchObject({ failure: { path: [0, 'revision'] } });
 		expect(await named('')).toMatchObject({ ok: false });
 		expect(await drillsFor(db, teamId, 'x'.repeat(201))).toMatchObject({
-			failure: { path: 'words' }
+			failure: { path: ['words'] }
 		});
 	});
 

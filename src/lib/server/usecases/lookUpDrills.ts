@@ -36,7 +36,7 @@ export async function drillsFor(
 	teamId: string,
 	words: string
 ): Promise<Result<Drill[], Misfit>> {
-	if (words.length > 200) return fail({ path: 'words', message: 'are longer than 200 letters' });
+	if (words.length > 200) return fail({ path: ['words'], message: 'are longer than 200 letters' });
 	const found = (await searchDrills(db, teamId, words)).slice(0, MOST);
 	return ok(
 		await listNewest(

@@ -11,15 +11,15 @@ import { staleness, type Refused, type Submission } from './submission';
 
 /** What a row says that its team does not know. */
 function rowFault({ name, role, units, skills, ages }: AdultRow, team: Team): Misfit | null {
-	if (name.trim() === '') return { path: 'name', message: 'needs a name' };
-	if (role.trim() === '') return { path: 'role', message: 'needs a word, such as helper' };
+	if (name.trim() === '') return { path: ['name'], message: 'needs a name' };
+	if (role.trim() === '') return { path: ['role'], message: 'needs a word, such as helper' };
 	const unit = units.find((each) => !team.units.some(({ id }) => id === each));
-	if (unit !== undefined) return { path: 'units', message: `"${unit}" is no unit of this team` };
+	if (unit !== undefined) return { path: ['units'], message: `"${unit}" is no unit of this team` };
 	const skill = skills.find((each) => !team.skillAreas.some(({ id }) => id === each));
 	if (skill !== undefined)
-		return { path: 'skills', message: `"${skill}" is no skill area of this team` };
+		return { path: ['skills'], message: `"${skill}" is no skill area of this team` };
 	if (ages && ages.to < ages.from)
-		return { path: 'ages', message: `ends at ${ages.to}, before it begins at ${ages.from}` };
+		return { path: ['ages'], message: `ends at ${ages.to}, before it begins at ${ages.from}` };
 	return null;
 }
 
@@ -44,15 +44,15 @@ export async function saveAdults(
 	if (!shape.ok) return shape;
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<null, Refused>> => {
 		const surroundings = await loadSurroundings(tx, teamId, { day });
-		if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+		if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
 		const stale = staleness(base, adultsStored(surroundings.adults));
 		if (stale) return fail(stale);
 		const left = new Set(surroundings.adults.map(({ id }) => id));
 		for (const [index, row] of shape.value.entries()) {
 			if (row.id !== undefined && !left.delete(row.id))
-				return fail({ path: `[${index}].id`, message: 'is nobody of this team, or comes twice' });
+				return fail({ path: [index, 'id'], message: 'is nobody of this team, or comes twice' });
 			const fault = rowFault(row, surroundings.team);
-			if (fault) return fail({ path: `[${index}].${fault.path}`, message: fault.message });
+			if (fault) return fail({ path: [index, ...fault.path], message: fault.message });
 		}
 		for (const row of shape.value) {
 			const [name, role] = [row.name.trim(), row.role.trim()];

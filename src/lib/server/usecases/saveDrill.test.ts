@@ -4,6 +4,7 @@ import { blankDrill } from '$core/drill';
 import type { Db } from '../database';
 import { findDrill, listRevisions } from '../repositories/drills';
 import { saveDrill } from './saveDrill';
+import { placeOf } from '../../../../tests/support/place';
 
 const teamId = 'saltmarsh';
 const blank = { ...blankDrill({ id: 'new', sport: 'field-hockey' }), name: 'Rope Brücke' };
@@ -33,13 +34,13 @@ test.each<[string, unknown]>([
 	['drill.spots[0].count', { ...blank, spots: [{ ...blank.spots[0], count: 0 }, blank.spots[1]] }],
 	['', null]
 ])('a drill that cannot be is refused at %j', async (path, drill) => {
-	expect(await saveDrill(db, { teamId, drill, isNew: true })).toMatchObject({ failure: { path } });
+	expect(placeOf(await saveDrill(db, { teamId, drill, isNew: true }))).toBe(path);
 	expect(await findDrill(db, teamId, 'rope-brucke')).toBeUndefined();
 });
 
 test('no drill of another shelf is revised', async () => {
 	const drill = { ...blank, id: 'nowhere' };
 	expect(await saveDrill(db, { teamId, drill, isNew: false })).toMatchObject({
-		failure: { path: 'id' }
+		failure: { path: ['id'] }
 	});
 });

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '$core/base';
-import { faultOf } from '$core/drill';
+import { drillMisfit } from '$core/drill';
 import { Drill } from '$core/model/drill';
 import { readShape } from '../../../doors';
 import type { Db, Queryable } from '../database';
@@ -37,17 +37,13 @@ export async function saveDrill(
 ): Promise<Result<string, Refused>> {
 	const shape = readShape(Drill, drill);
 	if (!shape.ok) return shape;
-	if (shape.value.name.trim() === '') return fail({ path: 'name', message: 'needs a word' });
-	const fault = faultOf(shape.value);
-	if (fault) {
-		const place = ('path' in fault && fault.path) || '';
-		const path = fault.onRung ? `rung ${fault.onRung} ${place}`.trim() : place;
-		return fail({ path, message: fault.message });
-	}
+	if (shape.value.name.trim() === '') return fail({ path: ['name'], message: 'needs a word' });
+	const misfit = drillMisfit(shape.value);
+	if (misfit) return fail(misfit);
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<string, Refused>> => {
 		if (isNew) return ok(await addDrill(tx, teamId, shape.value));
 		const newest = await findDrill(tx, teamId, shape.value.id);
-		if (!newest) return fail({ path: 'id', message: 'is no drill of this shelf' });
+		if (!newest) return fail({ path: ['id'], message: 'is no drill of this shelf' });
 		const stale = staleness(base, drillStored(newest));
 		if (stale) return fail(stale);
 		await insertRevision(tx, teamId, shape.value);

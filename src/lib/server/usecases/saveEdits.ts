@@ -67,7 +67,7 @@ function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
 	const seen = new Set<string>();
 	for (const [index, { id }] of edits.entries()) {
 		if (seen.has(id))
-			return { reason: 'misfit', misfit: { path: `edits[${index}].id`, message: 'comes twice' } };
+			return { reason: 'misfit', misfit: { path: ['edits', index, 'id'], message: 'comes twice' } };
 		seen.add(id);
 	}
 	return null;
@@ -168,11 +168,11 @@ export async function findKnown(
 export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'stale' }>): Misfit {
 	switch (failure.reason) {
 		case 'not-found':
-			return { path: '', message: 'There is no such practice.' };
+			return { path: [], message: 'There is no such practice.' };
 		case 'misfit':
 			return failure.misfit;
 		case 'refused':
-			return { path: '', message: describeFailure(failure.why, speaker(undefined)) };
+			return { path: [], message: describeFailure(failure.why, speaker(undefined)) };
 		default:
 			return assertNever(failure);
 	}

@@ -12,17 +12,17 @@ import { staleness, type Refused, type Submission } from './submission';
 
 /** What the shape of a ground does not say: names that cannot be told apart, ids that come twice. */
 function groundFault({ zones, place, name }: Ground): Misfit | null {
-	if (name.trim() === '') return { path: 'name', message: 'needs a word' };
+	if (name.trim() === '') return { path: ['name'], message: 'needs a word' };
 	if (place && !(Number.isFinite(place.latitude) && Number.isFinite(place.longitude)))
-		return { path: 'place', message: 'needs both numbers' };
+		return { path: ['place'], message: 'needs both numbers' };
 	const ids = new Set<string>();
 	const names = new Set<string>();
 	for (const [index, zone] of zones.entries()) {
 		const key = zone.name.trim().toLowerCase();
-		const at = `zones[${index}]`;
-		if (key === '') return { path: `${at}.name`, message: 'needs a word' };
-		if (names.has(key)) return { path: `${at}.name`, message: `"${zone.name}" comes twice` };
-		if (ids.has(zone.id)) return { path: `${at}.id`, message: 'comes twice' };
+		const at = ['zones', index];
+		if (key === '') return { path: [...at, 'name'], message: 'needs a word' };
+		if (names.has(key)) return { path: [...at, 'name'], message: `"${zone.name}" comes twice` };
+		if (ids.has(zone.id)) return { path: [...at, 'id'], message: 'comes twice' };
 		names.add(key);
 		ids.add(zone.id);
 	}
@@ -43,7 +43,7 @@ export async function saveGround(
 	if (fault) return fail(fault);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const stored = (await listGrounds(tx, teamId)).find(({ id }) => id === shape.value.id);
-		if (!stored) return fail({ path: 'id', message: 'is no ground of this team' });
+		if (!stored) return fail({ path: ['id'], message: 'is no ground of this team' });
 		const stale = staleness(base, stored);
 		if (stale) return fail(stale);
 		await updateGround(tx, teamId, shape.value);
@@ -55,9 +55,9 @@ export async function saveGround(
 export async function addGround(db: Db, teamId: string): Promise<Result<string, Misfit>> {
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<string, Misfit>> => {
 		const team = await findTeam(tx, teamId);
-		if (!team) return fail({ path: '', message: 'There is no such team.' });
+		if (!team) return fail({ path: [], message: 'There is no such team.' });
 		const model = listSports().find(({ id }) => id === team.sport)?.ground;
-		if (!model) return fail({ path: 'sport', message: 'is no sport that there is a kit for' });
+		if (!model) return fail({ path: ['sport'], message: 'is no sport that there is a kit for' });
 		const taken = new Set((await listGrounds(tx, teamId)).map(({ name }) => name));
 		let name = model.name;
 		for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;
@@ -75,12 +75,12 @@ export async function removeGround(
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Misfit>> => {
 		const grounds = await listGrounds(tx, teamId);
 		if (!grounds.some((ground) => ground.id === id))
-			return fail({ path: '', message: 'There is no such ground.' });
-		if (grounds.length === 1) return fail({ path: '', message: 'The last ground stays.' });
+			return fail({ path: [], message: 'There is no such ground.' });
+		if (grounds.length === 1) return fail({ path: [], message: 'The last ground stays.' });
 		const users = await countOnGround(tx, teamId, { id, isFirst: grounds[0].id === id });
 		if (users > 0)
 			return fail({
-				path: '',
+				path: [],
 				message: `${users === 1 ? '1 practice is' : `${users} practices are`} planned on it; the ground stays.`
 			});
 		await deleteGround(tx, teamId, id);

@@ -22,8 +22,7 @@ export async function saveKit(
 	if (!shape.ok) return shape;
 	const seen = new Set<string>();
 	for (const [index, { item, count, broken = 0 }] of shape.value.entries()) {
-		const fault = (field: string, message: string) =>
-			fail({ path: `[${index}].${field}`, message });
+		const fault = (field: string, message: string) => fail({ path: [index, field], message });
 		if (item.trim() === '') return fault('item', 'needs a word');
 		if (seen.has(item.trim())) return fault('item', 'comes twice');
 		seen.add(item.trim());
@@ -31,7 +30,7 @@ export async function saveKit(
 	}
 	const kit = shape.value.map((row) => ({ ...row, item: row.item.trim() }));
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
-		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
+		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: 'There is no such team.' });
 		const stale = staleness(base, await findKit(tx, teamId, day));
 		if (stale) return fail(stale);
 		await saveSetting(tx, teamId, { what: 'kit', value: kit, since: day });

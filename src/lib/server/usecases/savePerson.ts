@@ -29,13 +29,13 @@ export async function savePerson(
 	);
 	if (backwards >= 0)
 		return fail({
-			path: `restrictions[${backwards}].until`,
+			path: ['restrictions', backwards, 'until'],
 			message: 'The last day is before the first.'
 		});
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const person = (await readPeople(tx, teamId)).find((each) => each.id === id);
 		if (person?.kind !== 'player')
-			return fail({ path: '', message: 'There is no such player in this squad.' });
+			return fail({ path: [], message: 'There is no such player in this squad.' });
 		const stale = staleness(base, factsStored(person));
 		if (stale) return fail(stale);
 		await updateFacts(tx, { teamId, id }, shape.value);

@@ -11,15 +11,15 @@ import { staleness, type Refused, type Submission } from './submission';
 
 /** What a row says that its team does not know; the path is within the row. */
 function rowFault({ name, unit, ratings }: SquadRow, team: Team): Misfit | null {
-	if (name.trim() === '') return { path: 'name', message: 'needs a name' };
+	if (name.trim() === '') return { path: ['name'], message: 'needs a name' };
 	if (unit !== undefined && !team.units.some(({ id }) => id === unit))
-		return { path: 'unit', message: `"${unit}" is no unit of this team` };
+		return { path: ['unit'], message: `"${unit}" is no unit of this team` };
 	const stranger = Object.keys(ratings).find(
 		(skill) => !team.skillAreas.some(({ id }) => id === skill)
 	);
 	return stranger === undefined
 		? null
-		: { path: `ratings.${stranger}`, message: 'is no skill area of this team' };
+		: { path: ['ratings', stranger], message: 'is no skill area of this team' };
 }
 
 /** Writes a row: dated facts only where they change, from the day on. */
@@ -56,14 +56,14 @@ function rowsFault(
 ): Misfit | null {
 	const seen = new Set<string>();
 	for (const [index, row] of rows.entries()) {
-		const path = `[${index}]`;
+		const path = [index];
 		if (row.id !== undefined && !known.has(row.id))
-			return { path: `${path}.id`, message: 'is nobody of this squad' };
+			return { path: [...path, 'id'], message: 'is nobody of this squad' };
 		if (row.id !== undefined && seen.has(row.id))
-			return { path: `${path}.id`, message: 'comes twice' };
+			return { path: [...path, 'id'], message: 'comes twice' };
 		if (row.id !== undefined) seen.add(row.id);
 		const fault = rowFault(row, team);
-		if (fault) return { path: `${path}.${fault.path}`, message: fault.message };
+		if (fault) return { path: [...path, ...fault.path], message: fault.message };
 	}
 	return null;
 }
@@ -90,7 +90,7 @@ export async function saveSquad(
 		{ teamId, submission },
 		async (tx): Promise<Result<SavedSquad, Refused>> => {
 			const surroundings = await loadSurroundings(tx, teamId, { day });
-			if (!surroundings) return fail({ path: '', message: 'There is no such team.' });
+			if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
 			const { team, players } = surroundings;
 			const stale = staleness(base, squadStored(players));
 			if (stale) return fail(stale);
@@ -99,7 +99,7 @@ export async function saveSquad(
 			if (fault) return fail(fault);
 			const added = shape.value.filter(({ id }) => id === undefined).length;
 			if (players.length + added > MOST_PLAYERS)
-				return fail({ path: '', message: `A squad holds ${MOST_PLAYERS} players at most.` });
+				return fail({ path: [], message: `A squad holds ${MOST_PLAYERS} players at most.` });
 			for (const row of shape.value)
 				await writeRow(tx, row, { teamId, day, known: known.get(row.id ?? '') });
 			return ok({ changed: shape.value.length - added, added });

@@ -24,7 +24,7 @@ export async function saveWords(
 		(key) => !GLOSSARY.some(({ word }) => word === key)
 	);
 	if (stranger !== undefined)
-		return fail({ path: stranger, message: 'is no word of the glossary' });
+		return fail({ path: [stranger], message: 'is no word of the glossary' });
 	const own = Object.fromEntries(
 		Object.entries(shape.value).flatMap(([word, text]) =>
 			text.trim() === '' || text.trim() === word ? [] : [[word, text.trim()]]
@@ -32,7 +32,7 @@ export async function saveWords(
 	);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<OwnWords, Refused>> => {
 		const team = await findTeam(tx, teamId);
-		if (!team) return fail({ path: '', message: 'There is no such team.' });
+		if (!team) return fail({ path: [], message: 'There is no such team.' });
 		const stale = staleness(base, team.words ?? {});
 		if (stale) return fail(stale);
 		const { words: _before, ...rest } = team;

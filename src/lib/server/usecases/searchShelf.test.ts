@@ -110,7 +110,7 @@ describe('the shelf', () => {
 
 	test('refuses a filter that is none, with its place', async () => {
 		const page = await searchShelf(db, teamId, { words: '', filter: { effort: 99 }, here });
-		expect(page).toMatchObject({ failure: { path: 'effort' } });
+		expect(page).toMatchObject({ failure: { path: ['effort'] } });
 	});
 });
 
@@ -176,8 +176,8 @@ describe('the list of the shelf', () => {
 	});
 
 	test('refuses what cannot be asked, with its place', async () => {
-		expect(await asked({ players: 0 })).toMatchObject({ failure: { path: 'players' } });
-		expect(await asked({ zone: 'moon' })).toMatchObject({ failure: { path: 'zone' } });
-		expect(await asked({}, { skill: '' })).toMatchObject({ failure: { path: 'skill' } });
+		expect(await asked({ players: 0 })).toMatchObject({ failure: { path: ['players'] } });
+		expect(await asked({ zone: 'moon' })).toMatchObject({ failure: { path: ['zone'] } });
+		expect(await asked({}, { skill: '' })).toMatchObject({ failure: { path: ['skill'] } });
 	});
 });

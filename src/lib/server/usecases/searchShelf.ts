@@ -40,7 +40,7 @@ export async function searchShelf(
 ): Promise<Result<ShelfPage, Misfit>> {
 	const shape = readShape(ShelfFilter, filter);
 	if (!shape.ok) return shape;
-	if (words.length > 200) return fail({ path: 'words', message: 'are longer than 200 letters' });
+	if (words.length > 200) return fail({ path: ['words'], message: 'are longer than 200 letters' });
 	const found = await searchDrills(db, teamId, words);
 	const uses = await lastUses(db, teamId);
 	const days = (await listDays(db, teamId)).map(({ date }) => date);

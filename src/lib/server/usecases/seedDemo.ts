@@ -1,3 +1,4 @@
+import { misfitText } from '$core/base';
 import { AttendanceFile } from '$core/model/attendance';
 import type { ExportPerson } from '$core/model/exportFiles';
 import { Practice } from '$core/model/practice';
@@ -17,7 +18,7 @@ import { storePlanned } from './summaries';
 function read<Schema extends TSchema>(schema: Schema, path: string, text: string): Static<Schema> {
 	const value = readJson(schema, text);
 	if (value.ok) return value.value;
-	throw new Error(`demo/${path}: ${value.failure.path} ${value.failure.message}`);
+	throw new Error(`demo/${path}: ${misfitText(value.failure)}`);
 }
 
 /** A team of the demo. */

@@ -31,18 +31,18 @@ export async function setLimits(
 			shown !== undefined &&
 			!(shown >= least - 1e-9 && shown <= most + 1e-9)
 		)
-			return fail({ path: key, message: `expected ${least} to ${most} ${unit}` });
+			return fail({ path: [key], message: `expected ${least} to ${most} ${unit}` });
 	}
 	const ages = shape.value.playersAnAdult?.map(({ under }) => under) ?? [];
 	if (ages.some((age, index) => index > 0 && age <= ages[index - 1]))
-		return fail({ path: 'playersAnAdult', message: 'expected ages that go up' });
+		return fail({ path: ['playersAnAdult'], message: 'expected ages that go up' });
 	const own = Object.fromEntries(
 		Object.entries(shape.value).filter(
 			([key, value]) => !sameValue(value, DEFAULT_LIMITS[key as keyof Limits])
 		)
 	);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
-		if (!(await findTeam(tx, teamId))) return fail({ path: '', message: 'There is no such team.' });
+		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: 'There is no such team.' });
 		const stale = staleness(base, await findLimits(tx, teamId, day));
 		if (stale) return fail(stale);
 		await saveSetting(tx, teamId, { what: 'limits', value: own, since: day });

@@ -29,7 +29,7 @@ export async function loadShelfPage(
 	const shape = readShape(ShelfAsk, ask);
 	if (!shape.ok) return shape;
 	const around = await loadHere(db, teamId, today);
-	if (!around) return fail({ path: 'team', message: 'is none that there is' });
+	if (!around) return fail({ path: ['team'], message: 'is none that there is' });
 	const supposed = supposing(around, shape.value);
 	if (!supposed.ok) return supposed;
 	const { practice, surroundings } = supposed.value;

@@ -1,3 +1,4 @@
+import { misfitText } from '$core/base';
 import { Sport } from '$core/model/sport';
 import { readJson } from '../../../doors';
 import { shippedFiles } from '../shipped';
@@ -6,7 +7,7 @@ function readSports(): Sport[] {
 	const sports = [...shippedFiles('sports')].map(([path, text]) => {
 		const sport = readJson(Sport, text);
 		if (sport.ok) return sport.value;
-		throw new Error(`sports/${path}: ${sport.failure.path} ${sport.failure.message}`);
+		throw new Error(`sports/${path}: ${misfitText(sport.failure)}`);
 	});
 	return sports.sort((a, b) => a.name.localeCompare(b.name));
 }

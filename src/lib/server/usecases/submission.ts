@@ -25,7 +25,7 @@ export const stampOf = (stored: unknown): string =>
 export function staleness(base: string | undefined, stored: unknown): Refused | null {
 	const newest = stampOf(stored);
 	if (base === undefined || base === newest) return null;
-	return { path: '', message: 'Somebody else has saved this meanwhile.', newest };
+	return { path: [], message: 'Somebody else has saved this meanwhile.', newest };
 }
 
 /** What comes with a form beside its fields, read from it. */

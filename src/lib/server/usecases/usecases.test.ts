@@ -238,15 +238,15 @@ describe('createPractice', () => {
 			id: 'other',
 			wanted: { ...wanted, from: 'ghost' }
 		});
-		expect(ghost).toMatchObject({ failure: { path: 'from' } });
+		expect(ghost).toMatchObject({ failure: { path: ['from'] } });
 	});
 
 	test('starts with a template, which is kept under one name and belongs to its team', async () => {
 		const keep = (id: string, name: string) =>
 			keepTemplate(db, { teamId, id, wanted: { practice: practiceId, name } });
 		expect(await keep('t1', '  Usual  ')).toMatchObject({ ok: true, value: { name: 'Usual' } });
-		expect(await keep('t2', 'Usual')).toMatchObject({ failure: { path: 'name' } });
-		expect(await keep('t2', ' ')).toMatchObject({ failure: { path: 'name' } });
+		expect(await keep('t2', 'Usual')).toMatchObject({ failure: { path: ['name'] } });
+		expect(await keep('t2', ' ')).toMatchObject({ failure: { path: ['name'] } });
 		expect(await findTemplate(db, 'other', 't1')).toBeUndefined();
 		const made = await createPractice(db, {
 			teamId,
@@ -258,7 +258,7 @@ describe('createPractice', () => {
 		expect(await deleteTemplate(db, teamId, 't1')).toBe(true);
 		const gone = { ...wanted, template: 't1' };
 		expect(await createPractice(db, { teamId, id: 'newer', wanted: gone })).toMatchObject({
-			failure: { path: 'template' }
+			failure: { path: ['template'] }
 		});
 	});
 
@@ -275,11 +275,13 @@ describe('createPractice', () => {
 	test('refuses days that are none and people who are nobody, with the place', async () => {
 		const made = (change: object) =>
 			createPractice(db, { teamId, id: 'new', wanted: { ...wanted, ...change } });
-		expect(await made({ date: '2027-02-30' })).toMatchObject({ failure: { path: 'date' } });
+		expect(await made({ date: '2027-02-30' })).toMatchObject({ failure: { path: ['date'] } });
 		expect(await made({ expected: ['p06', 'ghost'] })).toMatchObject({
-			failure: { path: 'expected[1]' }
+			failure: { path: ['expected', 1] }
 		});
-		expect(await made({ adults: ['head', 'head'] })).toMatchObject({ failure: { path: 'adults' } });
+		expect(await made({ adults: ['head', 'head'] })).toMatchObject({
+			failure: { path: ['adults'] }
+		});
 		expect(await findPractice(db, teamId, 'new')).toBeUndefined();
 	});
 });

@@ -33,6 +33,7 @@ export const actions: Actions = {
 		const isGone = await changeAlone(await useDb(), params.team, (tx) =>
 			deletePerson(tx, params.team, id)
 		);
-		if (!isGone) return fail(400, { misfit: { path: 'adult', message: 'is nobody of this team' } });
+		if (!isGone)
+			return fail(400, { misfit: { path: ['adult'], message: 'is nobody of this team' } });
 	}
 };

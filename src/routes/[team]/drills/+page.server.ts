@@ -1,3 +1,4 @@
+import { misfitText } from '$core/base';
 import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
@@ -26,6 +27,6 @@ export const load: PageServerLoad = ({ params, url: { searchParams } }) =>
 		const filter = partsOf(searchParams, keys);
 		const ask = partsOf(searchParams, ['players', 'adults', 'zone', 'minutes']);
 		const page = await loadShelfPage(db, params.team, { words, filter, ask, today });
-		if (!page.ok) error(400, `${page.failure.path} ${page.failure.message}`);
+		if (!page.ok) error(400, misfitText(page.failure));
 		return { team: { id, name, skillAreas }, words, ...page.value };
 	});

@@ -72,7 +72,7 @@
 						value={values[fact.key]}
 						on:change={(event) => (values = { ...values, [fact.key]: event.detail })}
 						on:input={(event) => (values = { ...values, [fact.key]: event.detail })}
-						invalid={misfit?.path === fact.key}
+						invalid={misfit?.path[0] === fact.key}
 						invalidText={misfit?.message}
 					/>
 					<span>{say(fact.says)}</span>

@@ -36,6 +36,6 @@ export const actions: Actions = {
 			deletePerson(tx, params.team, id)
 		);
 		if (!isGone)
-			return fail(400, { misfit: { path: 'player', message: 'is nobody of this team' } });
+			return fail(400, { misfit: { path: ['player'], message: 'is nobody of this team' } });
 	}
 };

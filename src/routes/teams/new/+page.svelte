@@ -48,7 +48,7 @@
 	}
 	let timeZone = $state('UTC');
 
-	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
+	const fault = (field: string) => (form?.misfit.path[0] === field ? form.misfit.message : '');
 	const lines = $derived(players.split('\n').filter((line) => line.trim() !== '').length);
 
 	onMount(() => {

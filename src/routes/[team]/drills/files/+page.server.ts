@@ -21,7 +21,7 @@ const CHOICES: readonly Choice[] = ['leave', 'revise', 'copy'];
 async function readForm(teamId: string, form: FormData) {
 	const file = form.get('file');
 	if (!(file instanceof File) || file.size === 0)
-		return { ok: false as const, failure: { path: 'file', message: 'Choose a file first.' } };
+		return { ok: false as const, failure: { path: ['file'], message: 'Choose a file first.' } };
 	const bytes = new Uint8Array(await file.arrayBuffer());
 	return readDrillFile(await useDb(), teamId, { bytes, name: file.name });
 }

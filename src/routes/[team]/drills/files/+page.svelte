@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { misfitText } from '$core/base';
 	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import Outcome from '$lib/components/page/Outcome.svelte';
@@ -50,7 +51,7 @@
 					<li class={drill.state}>
 						<strong>{drill.name || drill.file}</strong>
 						{#if drill.state === 'fault'}
-							<span class="fault">{drill.file}: {drill.misfit?.path} {drill.misfit?.message}</span>
+							<span class="fault">{drill.file}: {drill.misfit && misfitText(drill.misfit)}</span>
 						{:else}
 							<span>{drill.id} {STATES[drill.state]}</span>
 						{/if}

@@ -1,3 +1,4 @@
+import { misfitText } from '$core/base';
 import { error, json } from '@sveltejs/kit';
 import { reading } from '$lib/server/app';
 import { drillsFor, namedDrills } from '$lib/server/usecases/lookUpDrills';
@@ -11,6 +12,6 @@ export const GET: RequestHandler = ({ params, url: { searchParams } }) =>
 			named === null
 				? await drillsFor(db, params.team, searchParams.get('words') ?? '')
 				: await namedDrills(db, params.team, named);
-		if (!found.ok) error(400, `${found.failure.path} ${found.failure.message}`);
+		if (!found.ok) error(400, misfitText(found.failure));
 		return json(found.value);
 	});

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { pathText } from '$core/base';
 	import { Button } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { untrack } from 'svelte';
@@ -54,10 +55,11 @@
 		});
 	});
 	const slips = $derived(halfOverlaps(editor.ground));
-	/** The zone of a refusal at `zones[2].name`, and its field. */
+	/** The zone that a refusal is about, and its field. */
 	const fault = $derived.by(() => {
-		const match = /^zones\[(\d+)\]\.(.*)$/.exec(misfit?.path ?? '');
-		return match ? { zone: editor.ground.zones[Number(match[1])], field: match[2] } : null;
+		const [list, zone, ...field] = misfit?.path ?? [];
+		if (list !== 'zones' || typeof zone !== 'number') return null;
+		return { zone: editor.ground.zones[zone], field: pathText(field) };
 	});
 
 	function holds(zone: Zone): number | null {

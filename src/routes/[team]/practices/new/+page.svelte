@@ -52,7 +52,7 @@
 	function fill(values: typeof proposed) {
 		({ date, start, minutes, groundId, place, expected, present } = values);
 	}
-	const fault = (path: string) => (form?.misfit.path === path ? form.misfit.message : '');
+	const fault = (field: string) => (form?.misfit.path[0] === field ? form.misfit.message : '');
 
 	/** Another ground is another place, unless a coach has named one of their own. */
 	function takePlace() {

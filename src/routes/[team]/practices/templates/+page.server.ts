@@ -39,6 +39,6 @@ export const actions: Actions = {
 	remove: async ({ params, request }) => {
 		const id = textField(await request.formData(), 'template');
 		const isDone = await deleteTemplate(await useDb(), params.team as string, id);
-		if (!isDone) return fail(400, { misfit: { path: 'template', message: 'is not there' } });
+		if (!isDone) return fail(400, { misfit: { path: ['template'], message: 'is not there' } });
 	}
 };

@@ -15,7 +15,7 @@
 	const base = $derived(`/${data.team.id}/practices`);
 	let practice = $state(untrack(() => data.from ?? data.days[0]?.id ?? ''));
 	let name = $state('');
-	const fault = (path: string) => (form?.misfit?.path === path ? form.misfit.message : '');
+	const fault = (field: string) => (form?.misfit?.path[0] === field ? form.misfit.message : '');
 </script>
 
 <Page

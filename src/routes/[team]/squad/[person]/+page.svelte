@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { sameValue } from '$core/base';
+	import { sameValue, pathText } from '$core/base';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import type { Restriction } from '$core/model/team';
@@ -41,8 +41,9 @@
 	const facts = $derived(JSON.stringify({ note, restrictions }));
 	/** Where a fault is, as the page calls it. */
 	const place = $derived.by(() => {
-		const match = /^restrictions\[(\d+)\]\.?(.*)$/.exec(misfit?.path ?? '');
-		if (!match) return undefined;
+		const [list, index, ...path] = misfit?.path ?? [];
+		if (list !== 'restrictions' || typeof index !== 'number') return undefined;
+		const field = pathText(path);
 		const fields: Record<string, string> = {
 			setBy: say(texts.setBy2),
 			since: say(texts.firstDay),
@@ -51,8 +52,8 @@
 			'cleared.on': say(texts.liftedFrom2)
 		};
 		return say(texts.restriction2, {
-			number: Number(match[1]) + 1,
-			match: fields[match[2]] ?? match[2]
+			number: index + 1,
+			field: fields[field] ?? field
 		});
 	});
 	const DAYS = [
@@ -60,7 +61,7 @@
 		['until', say(texts.lastDayIncludedOpenIfEmpty)]
 	] as const;
 	const fault = (index: number, field: string) =>
-		misfit?.path === `restrictions[${index}].${field}` ? misfit.message : '';
+		misfit && pathText(misfit.path) === `restrictions[${index}].${field}` ? misfit.message : '';
 
 	function change(index: number, set: Partial<Record<keyof Restriction, unknown>>) {
 		const next = Object.fromEntries(

@@ -1,6 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import Type from 'typebox';
-import { fail as notRead, ok, type Result } from '$core/base';
+import { fail as notRead, ok, type Result, misfitText } from '$core/base';
 import { reading as onSnapshot, todayOf, useDb } from '$lib/server/app';
 import { findTeam } from '$lib/server/repositories/teams';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
@@ -126,8 +126,7 @@ export const actions: Actions = {
 		const db = await useDb();
 		const today = await todayOf(db, teamId);
 		const saved = await saveSquad(db, { teamId, day: today, rows });
-		if (!saved.ok)
-			return fail(400, { message: `${saved.failure.path} ${saved.failure.message}`.trim() });
+		if (!saved.ok) return fail(400, { message: misfitText(saved.failure) });
 		if (bad.length === 0) redirect(303, `/${encodeURIComponent(teamId)}/squad`);
 		const left = { ...read.value.reading, rows: [], notes: [] };
 		const { table } = read.value;

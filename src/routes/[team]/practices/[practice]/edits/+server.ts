@@ -1,3 +1,4 @@
+import { misfitText, placeText, type Misfit, type Path } from '$core/base';
 import { error, json } from '@sveltejs/kit';
 import Type from 'typebox';
 import { closed, Id } from '$core/model/fields';
@@ -21,27 +22,30 @@ const Ids = Type.Array(Id, { maxItems: MOST_EDITS });
 /** The state of a practice, and which of the edits `ids` it holds already. */
 export const GET: RequestHandler = async ({ params, url }) => {
 	const ids = readShape(Ids, (url.searchParams.get('ids') ?? '').split(',').filter(Boolean));
-	if (!ids.ok) error(400, `ids${ids.failure.path} ${ids.failure.message}`);
+	if (!ids.ok) error(400, misfitText({ ...ids.failure, path: ['ids', ...ids.failure.path] }));
 	const { team: teamId, practice: practiceId } = params;
 	const found = await findKnown(await useDb(), { teamId, practiceId, edits: ids.value });
 	if (!found) error(404, 'There is no such practice.');
 	return json({ ...found.current, known: found.known });
 };
 
-/** The edit of a request that a misfit at `edits[3].edit.period` is about. */
-function editAt(path: string, sent: unknown): string | undefined {
-	const index = /^edits\[(\d+)\]/.exec(path)?.[1];
-	const edit = index && (sent as { edits?: { id?: unknown }[] }).edits?.[Number(index)];
+/** The edit of a request that a misfit is about: its path begins with `edits` and a number. */
+function editAt([list, index]: Path, sent: unknown): string | undefined {
+	if (list !== 'edits' || typeof index !== 'number') return undefined;
+	const edit = (sent as { edits?: { id?: unknown }[] }).edits?.[index];
 	return edit && typeof edit.id === 'string' ? edit.id : undefined;
 }
+
+/** A misfit as it is answered: its place in words. */
+const answered = (misfit: Misfit) => ({ path: placeText(misfit), message: misfit.message });
 
 export const POST: RequestHandler = async ({ params, request }) => {
 	const text = await request.text();
 	const read = readJson(Request, text);
 	if (!read.ok) {
 		const { path } = read.failure;
-		const edit = path === '' ? undefined : editAt(path, JSON.parse(text));
-		return json({ error: read.failure, edit }, { status: 400 });
+		const edit = path.length === 0 ? undefined : editAt(path, JSON.parse(text));
+		return json({ error: answered(read.failure), edit }, { status: 400 });
 	}
 	const { team: teamId, practice: practiceId } = params;
 	const saved = await saveEdits(await useDb(), { teamId, practiceId, ...read.value });
@@ -51,5 +55,5 @@ export const POST: RequestHandler = async ({ params, request }) => {
 		return json({ ...failure.current, known: failure.known }, { status: 409 });
 	const status = failure.reason === 'not-found' ? 404 : 400;
 	const edit = 'edit' in failure ? failure.edit : undefined;
-	return json({ error: describeSaveFailure(failure), edit }, { status });
+	return json({ error: answered(describeSaveFailure(failure)), edit }, { status });
 };
