@@ -3,8 +3,8 @@ import { placeText } from '../core/base';
 import { openConfigured } from '../lib/server/app';
 import { readConfig } from '../lib/server/config';
 import { restoreFolder, type Db } from '../lib/server/database';
-import { importSafely } from '../lib/server/usecases/importSafely';
-import { exportAll } from '../lib/server/usecases/exportAll';
+import { importSafely } from '../lib/server/usecases/transfer/importSafely';
+import { exportAll } from '../lib/server/usecases/transfer/exportAll';
 import type { Answer } from './commands';
 
 const refuse = (path: string, message: string): Answer => ({

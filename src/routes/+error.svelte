@@ -6,7 +6,7 @@
 	const say = useWords();
 </script>
 
-<svelte:head><title>{say(texts.fieldPlan2, { status: page.status })}</title></svelte:head>
+<svelte:head><title>{say(texts.titleOfError, { status: page.status })}</title></svelte:head>
 
 <main>
 	<h1 class="wide">{page.error?.message ?? say(texts.somethingWentWrong)}</h1>

@@ -3,7 +3,7 @@ import { PGlite } from '@electric-sql/pglite';
 import pg from 'pg';
 import { inject } from 'vitest';
 import { embeddedDb, openDatabaseServer, type Db } from '../../src/lib/server/database';
-import { seedDemo } from '../../src/lib/server/usecases/seedDemo';
+import { seedDemo } from '../../src/lib/server/usecases/team/seedDemo';
 
 const holder = globalThis as { testDb?: Promise<Db> };
 

@@ -1,5 +1,5 @@
 import type { Db } from '../../src/lib/server/database';
-import { exportAll } from '../../src/lib/server/usecases/exportAll';
+import { exportAll } from '../../src/lib/server/usecases/transfer/exportAll';
 
 /** Everything that is stored, as one zip. */
 export async function exported(db: Db): Promise<Uint8Array> {

@@ -11,7 +11,7 @@ import {
 	type OpenDatabase,
 	type Queryable
 } from './database';
-import { seedDemo } from './usecases/seedDemo';
+import { seedDemo } from './usecases/team/seedDemo';
 
 /** The running application: one database, opened before the first request. */
 interface App {

@@ -69,9 +69,9 @@ export class PracticeEditor {
 	);
 	/** What is not as it should be with keeping: in words, empty when all is well. */
 	keeping = $derived.by(() => {
-		if (!this.outbox.isKept) return this.say(texts.thisBrowserHasNoRoomTo2);
+		if (!this.outbox.isKept) return this.say(texts.noRoomForChanges);
 		const { kept } = this.#history;
-		return kept === null ? '' : this.say(texts.thisBrowserHasLittleRoomAfter, { kept });
+		return kept === null ? '' : this.say(texts.littleRoom, { kept });
 	});
 
 	constructor(url: string, state: ServerState, context: Context, keepers: EditorKeepers | null) {

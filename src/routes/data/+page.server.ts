@@ -4,7 +4,7 @@ import { useDatabase, restoreApp } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { listBackups, StartRefusal } from '$lib/server/database';
 import { listTeams } from '$lib/server/repositories/teams';
-import { importSafely } from '$lib/server/usecases/importSafely';
+import { importSafely } from '$lib/server/usecases/transfer/importSafely';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {

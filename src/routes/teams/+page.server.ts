@@ -2,8 +2,8 @@ import { fail } from '@sveltejs/kit';
 import { reading, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { deleteTeam, listTeamLines } from '$lib/server/repositories/teams';
-import { demoTeams } from '$lib/server/usecases/seedDemo';
-import { listSports } from '$lib/server/usecases/sports';
+import { demoTeams } from '$lib/server/usecases/team/seedDemo';
+import { listSports } from '$lib/server/usecases/team/sports';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = () =>

@@ -43,7 +43,7 @@ export default messages({
 	drillOrAZipOfDrills: '{ADrill}, or a zip of {drills}',
 	lookAtTheFile: 'Look at the file',
 	newDrillsThatAreHereAlready:
-		'{count} new {drills}, {count2} that are here already, {count3} to decide, {count4} with faults that are left out.',
+		'{count, plural, one {# new {drill}} other {# new {drills}}}, {same} that are here already, {clash} to decide, {faulty} with faults that are left out.',
 	whatBecomesOf: 'What becomes of {name}',
 	leaveItOut: 'leave it out',
 	takeItAsANewRevision: 'take it as a new revision',

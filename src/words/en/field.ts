@@ -17,5 +17,6 @@ export default messages({
 	nowLine: 'Now-line',
 	minutes: '{floor} minutes, {clockAt}',
 	speedTimes: 'Speed {speed} times',
-	personStateSpotSpot2: '{person}: {state}{spot, select, true {, {spot2}} other {}}'
+	doing: '{person}: {state}',
+	doingAt: '{person}: {state}, {spot}'
 });

@@ -13,8 +13,8 @@ export default messages({
 	makeLineUp: 'Make {aLineUp}',
 	lookingForAFairerLineUp: 'Looking for a fairer {lineUp}',
 	thisIsForWhatWasAsked: 'This is for what was asked before: make {aLineUp} again.',
-	toPlayerSFavouritePosition:
-		'{spread, select, true {Everyone plays the same number of shifts.} other {Shifts differ by {spread2} at most.}} {value, select, true {Nobody sits more than {sitRow} in a row.} other {Somebody must sit {sitRow} in a row: more sit than play.}} {preferred} {preferred, plural, one {place goes} other {places go}} to {aPlayer}’s favourite position{fillers, select, true {, {fillers2} are filled in} other {}}.',
+	howFair:
+		'{spread, plural, =0 {Everyone plays the same number of shifts.} other {Shifts differ by # at most.}} {isMet, select, true {Nobody sits more than {sitRow} in a row.} other {Somebody must sit {sitRow} in a row: more sit than play.}} {preferred, plural, one {# place goes} other {# places go}} to {aPlayer}’s favourite position{fillers, plural, =0 {} other {, # are filled in}}.',
 	place: 'Place',
 	shift: 'Shift {shift}',
 	sit: 'sit',

@@ -10,17 +10,16 @@ export default messages({
 	takeTheirs: 'Take theirs',
 	notSaved: 'Not saved.',
 	saved: 'Saved.',
-	thisBrowserHasNoRoomTo:
-		'This browser has no room to keep unsaved changes: save before you leave.',
+	noRoomToKeep: 'This browser has no room to keep unsaved changes: save before you leave.',
 	yourUnsavedChangesAreBack: 'Your unsaved changes are back.',
 	discardThem: 'Discard them',
-	fieldPlan: '{value} · Field Plan',
+	titleOfPage: '{value} · Field Plan',
 	remove: 'Remove {what}?',
 	keep: 'Keep',
 	removeForGood: 'Remove for good',
-	the: 'The {path} {message}.',
+	misfitAt: 'The {path} {message}.',
 	itWasNotRemoved: 'It was not removed.',
-	fieldPlan2: '{status} · Field Plan',
+	titleOfError: '{status} · Field Plan',
 	somethingWentWrong: 'Something went wrong.',
 	nothingThatWasSavedIsLost: 'Nothing that was saved is lost.',
 	goToThePractices: 'Go to the practices',
@@ -45,9 +44,9 @@ export default messages({
 	notSavedBecause: 'Not saved. {why}',
 	notSavedYet: 'Not saved yet: {why} Trying again by itself; what you typed is kept here.',
 	theServerDoesNotAnswer: 'the server does not answer.',
-	thisBrowserHasNoRoomTo2:
+	noRoomForChanges:
 		'This browser has no room to keep unsaved changes. Do not close the page before they are saved.',
-	thisBrowserHasLittleRoomAfter:
+	littleRoom:
 		'This browser has little room: after a reload, undo goes back {kept, plural, one {# step} other {# steps}}.',
 	ofAnOlderVersionCannotBe:
 		'{unreadable, plural, one {# unsaved change} other {# unsaved changes}} of an older version cannot be read any more.',
@@ -56,5 +55,12 @@ export default messages({
 	itRestsOnAChangeThat: 'It rests on a change that was not saved.',
 	somebodyElseChangedThisPracticeToo:
 		'Somebody else changed this {practice} too. Both changes are kept.',
-	theCalculationBrokeOffTryAgain: 'The calculation broke off; try again.'
+	theCalculationBrokeOffTryAgain: 'The calculation broke off; try again.',
+	stopHere: 'Stop here',
+	allTeams: 'All teams',
+	main: 'Main',
+	practice: '{Practice}',
+	teams: 'Teams',
+	data: 'Data',
+	brand: 'Field Plan'
 });

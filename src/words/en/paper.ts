@@ -2,7 +2,7 @@ import { messages } from '../message';
 
 export default messages({
 	drawingsOfTheDrills: 'Drawings of the {drills}',
-	to: '{name} · {start} to {clockAt} · {place}{week, select, true { · week {week2}} other {}}',
+	when: '{name} · {start} to {end} · {place}{week, plural, =0 {} other { · week #}}',
 	players: '{players} ·',
 	adults: '{adults} ·',
 	busy: 'busy ·',
@@ -14,8 +14,6 @@ export default messages({
 	slotsOfWhistleAt:
 		': {slotCount, plural, one {# {slot}} other {# {slots}}} of {floor}:{value}, whistle at {slice}',
 	sides: 'sides: {sides}',
-	adultCountAdultCount2TurnCountValue:
-		'{adultCount, select, true {· {adultCount2}} other {}} {turnCount, select, true {· {value}} other {}}',
 	care: 'Care: {cautions}',
 	groupsIn: '{Groups} in {name}',
 	lineUpOf: '{LineUp} of {name}',

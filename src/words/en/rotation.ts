@@ -10,6 +10,6 @@ export default messages({
 	lookingForAWayThrough: 'Looking for a way through',
 	slot: '{Slot}',
 	theLongestWayBetweenTwoStations:
-		'The longest way between two {stations} is {value} m. {hardAfterHard, select, true {Nobody goes from a hard {station} straight to a hard one.} other {{Groups} go {hardAfterHard2} times from a hard {station} straight to a hard one.}}',
+		'The longest way between two {stations} is {metres} m. {count, plural, =0 {Nobody goes from a hard {station} straight to a hard one.} one {{Groups} go once from a hard {station} straight to a hard one.} other {{Groups} go # times from a hard {station} straight to a hard one.}}',
 	noTwoHalvesMeetTwice: 'No two halves meet twice.'
 });

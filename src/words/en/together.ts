@@ -4,7 +4,7 @@ export default messages({
 	whoHasWorkedWithWhomThe:
 		'Who has worked with whom; the arrow keys go through the pairs, the table below has all',
 	pointAtASquareOrGo: 'Point at a square, or go through them with the arrow keys.',
-	and: '{a} and {b}: {count, select, true {never yet} other {{count2} {count2, plural, one {time} other {times}}, {column} min}}',
+	and: '{a} and {b}: {count, plural, =0 {never yet} one {# time, {minutes} min} other {# times, {minutes} min}}',
 	whoHasWorkedWithWhom: 'Who has worked with whom',
 	withTwoPlayersInTheSquad: 'With two {players} in the {squad} this begins to say something.',
 	addPlayers: 'Add {players}',

@@ -2,7 +2,7 @@
 	import type { Habit } from '$core/season';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/attendance';
-	import { dayWords } from '../ui/dates';
+	import { dayWords } from '../page/dates';
 	import { habitWords, type At, type Said } from './week';
 
 	/** Who comes to the practices of a week: a row a person, a column a practice. */

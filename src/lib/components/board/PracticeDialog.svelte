@@ -6,7 +6,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';
-	import { dayWords } from '../ui/dates';
+	import { dayWords } from '../page/dates';
 
 	/** When and where this practice is, as one step that can be taken back. */
 	let {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { EditFailure } from '$core/practice';
-	import Banner from '../ui/Banner.svelte';
+	import Banner from '../page/Banner.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';

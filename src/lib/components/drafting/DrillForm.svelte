@@ -12,7 +12,7 @@
 	import Outcome from '../page/Outcome.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drafting';
-	import { isTyping } from '../ui/keys';
+	import { isTyping } from '../board/keys';
 	import { DrillDraft } from './draft.svelte';
 	import { groupOf } from './fields';
 	import Fields from './Fields.svelte';

@@ -2,7 +2,7 @@
 	import type { Drill } from '$core/model/drill';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drill';
-	import { dayWords } from '../ui/dates';
+	import { dayWords } from '../page/dates';
 
 	/** Where a drill was used, and the revisions that there are of it. */
 	let {

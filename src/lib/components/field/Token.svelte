@@ -23,11 +23,10 @@
 
 <g class="token" style:transform="translate({standing.x}px, {standing.y}px) scale({scale})">
 	<title
-		>{say(texts.personStateSpotSpot2, {
+		>{say(standing.spot ? texts.doingAt : texts.doing, {
 			person: player?.name ?? standing.person,
 			state: called(standing.state, say),
-			spot: !!standing.spot,
-			spot2: standing.spot
+			spot: standing.spot
 		})}</title
 	>
 	{#if standing.state === 'wait'}

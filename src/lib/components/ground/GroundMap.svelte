@@ -78,12 +78,11 @@
 	}
 	function words(zone: Zone): string {
 		const copies = holds(zone);
-		const held = copies === null ? '' : say(texts.holds, { copies });
-		return say(texts.zoneBy, {
+		return say(copies === null ? texts.zoneBy : texts.zoneByHolds, {
 			name: zone.name,
-			metres: metres(zone.length),
-			metres2: metres(zone.width),
-			held
+			length: metres(zone.length),
+			width: metres(zone.width),
+			copies
 		});
 	}
 </script>

@@ -54,9 +54,9 @@
 				return gap < 0.01
 					? say(texts.touches, { name: other.name })
 					: say(texts.fromIsSetAsClear, {
-							metres: metres(gap),
+							gap: metres(gap),
 							name: other.name,
-							metres2: metres(clearMetres)
+							clear: metres(clearMetres)
 						});
 			default:
 				return assertNever(how);

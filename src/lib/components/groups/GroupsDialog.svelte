@@ -16,7 +16,7 @@
 	import type { Meetings } from '$core/season';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import SearchProgress from '../ui/SearchProgress.svelte';
+	import SearchProgress from '../page/SearchProgress.svelte';
 	import { askedGroups, clashWords, dealtGroups, MODES } from './asked';
 	import GroupList from './GroupList.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';

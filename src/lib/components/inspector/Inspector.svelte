@@ -19,7 +19,7 @@
 		openGroups,
 		openRotation,
 		splitSelected
-	} from '../ui/boardKeys';
+	} from '../board/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';

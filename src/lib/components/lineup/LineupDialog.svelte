@@ -7,7 +7,7 @@
 	import { drillOf, type Edit } from '$core/practice';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
-	import SearchProgress from '../ui/SearchProgress.svelte';
+	import SearchProgress from '../page/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
 	import { fewerPlaces } from './places';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -144,14 +144,12 @@
 		{/if}
 		<LineupTable lineup={made} context={editor.context} />
 		<p>
-			{say(texts.toPlayerSFavouritePosition, {
-				spread: output.spread === 0,
-				spread2: output.spread,
-				value: !!(output.sitRow <= (sits ?? 1)),
+			{say(texts.howFair, {
+				spread: output.spread,
+				isMet: output.sitRow <= (sits ?? 1),
 				sitRow: output.sitRow,
 				preferred: output.preferred,
-				fillers: output.fillers > 0,
-				fillers2: output.fillers
+				fillers: output.fillers
 			})}
 		</p>
 	{/if}

@@ -68,7 +68,7 @@
 	{/if}
 	{#if draft?.isUnkept}
 		<p class="ask" role="alert">
-			{say(texts.thisBrowserHasNoRoomTo)}
+			{say(texts.noRoomToKeep)}
 		</p>
 	{/if}
 	{#if draft?.isBack}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onDestroy, type Snippet } from 'svelte';
-	import TopBar from '../ui/TopBar.svelte';
+	import TopBar from './TopBar.svelte';
 	import { notice } from './notice.svelte';
 	import { sectionOf } from './pages';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -37,7 +37,7 @@
 	const section = $derived(team && sectionOf(current));
 </script>
 
-<svelte:head><title>{say(texts.fieldPlan, { value: title })}</title></svelte:head>
+<svelte:head><title>{say(texts.titleOfPage, { value: title })}</title></svelte:head>
 
 <TopBar {team} current={section?.id ?? current} />
 {#if team && section && section.pages.length > 1}

@@ -43,7 +43,7 @@
 			refusal =
 				message ??
 				(misfit
-					? say(texts.the, { path: placeText(misfit), message: misfit.message })
+					? say(texts.misfitAt, { path: placeText(misfit), message: misfit.message })
 					: say(texts.itWasNotRemoved));
 		};
 </script>

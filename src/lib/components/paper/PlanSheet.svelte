@@ -4,7 +4,7 @@
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
-	import { dayWords } from '../ui/dates';
+	import { dayWords } from '../page/dates';
 	import { sheetBlocks } from './sheet';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/paper';
@@ -40,13 +40,12 @@
 	<header>
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>
-			{say(texts.to, {
+			{say(texts.when, {
 				name: context.team.name,
 				start: practice.start,
-				clockAt: clockAt(practice.start, practice.minutes * 60),
+				end: clockAt(practice.start, practice.minutes * 60),
 				place: practice.place,
-				week: week > 0,
-				week2: week
+				week: Math.max(0, week)
 			})}
 		</p>
 		<p>
@@ -102,12 +101,10 @@
 							{#if sheetBlock.rungs}<em>{sheetBlock.rungs}</em>{/if}
 							{#if sheetBlock.sides}<span>{say(texts.sides, { sides: sheetBlock.sides })}</span
 								>{/if}
-							{say(texts.adultCountAdultCount2TurnCountValue, {
-								adultCount: !!sheetBlock.adults,
-								adultCount2: sheetBlock.adults,
-								turnCount: !!sheetBlock.turns,
-								value: sheetBlock.turns
-							})}
+							{[sheetBlock.adults, sheetBlock.turns]
+								.filter(Boolean)
+								.map((each) => `· ${each}`)
+								.join(' ')}
 							<span class="bibs">
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span

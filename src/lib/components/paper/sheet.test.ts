@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { evaluate, playersNowhere, standingsAt } from '$core/playing';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { BIBS, bibLook } from '../bib/bibs';
-import { dayWords } from '../ui/dates';
+import { dayWords } from '../page/dates';
 import { drawingsOf } from './drawings';
 import { sheetBlocks } from './sheet';
 import { speaker } from '$words';

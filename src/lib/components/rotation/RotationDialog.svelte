@@ -8,7 +8,7 @@
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import Bib from '../bib/Bib.svelte';
-	import SearchProgress from '../ui/SearchProgress.svelte';
+	import SearchProgress from '../page/SearchProgress.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/rotation';
 
@@ -110,9 +110,8 @@
 		</table>
 		<p>
 			{say(texts.theLongestWayBetweenTwoStations, {
-				value: Math.round(output.walk.longestLeg),
-				hardAfterHard: output.hardAfterHard === 0,
-				hardAfterHard2: output.hardAfterHard
+				metres: Math.round(output.walk.longestLeg),
+				count: output.hardAfterHard
 			})}
 			{#if way === 'meet'}{say(texts.noTwoHalvesMeetTwice)}{/if}
 		</p>

@@ -4,7 +4,7 @@
 	import type { Team } from '$core/model/team';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/squad';
-	import { dayWords } from '../ui/dates';
+	import { dayWords } from '../page/dates';
 	import { skillName } from '$core/model/skill';
 
 	/** What was said and counted of a player over time. */
@@ -25,10 +25,12 @@
 	const skill = (id: string) => skillName(id, team.skillAreas);
 	const unit = (id: string | null) =>
 		id === null ? say(texts.noUnit) : (team.units.find((each) => each.id === id)?.name ?? id);
-	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) =>
-		state === 'late'
-			? say(texts.minLate, { minutes: minutes ?? '?', reason: !!reason, reason2: reason })
-			: `absent${reason ? `, ${reason}` : ''}`;
+	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) => {
+		const how =
+			state !== 'late' ? texts.absent : minutes === undefined ? texts.cameLate : texts.minLate;
+		const words = say(how, { minutes });
+		return reason ? say(texts.because, { state: words, reason }) : words;
+	};
 </script>
 
 <div class="record">

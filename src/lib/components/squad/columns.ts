@@ -35,7 +35,7 @@ export function squadColumns(team: Team, say: Say): Column<Entry>[] {
 			id: `ratings.${skill.id}`,
 			heading: skill.name,
 			kind: 'number',
-			label: ({ name }) => say(texts.of, { name: skill.name, name2: name }),
+			label: ({ name }) => say(texts.of, { skill: skill.name, name }),
 			value: ({ ratings }) => ratings[skill.id] ?? '',
 			set: (row, typed) => ({ ...row, ratings: { ...row.ratings, [skill.id]: typed } })
 		})),

@@ -5,7 +5,7 @@
 	import type { Severity } from '$core/checks';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { TapeBlock } from './layout';
-	import { blockWords, percent, turnsWords } from './words';
+	import { blockWords, percent, turnsInShort, turnsWords } from './words';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/tape';
 
@@ -39,6 +39,7 @@
 	const say = useWords();
 	const [run] = $derived(block.runs);
 	const name = $derived(run.drill?.name ?? run.period.name);
+	const label = $derived(say(texts.blockGivesLabel, { name, gives: blockWords(figures, say) }));
 	const turns = $derived(figures?.turns ? turnsWords(figures.turns, say) : '');
 	const adults = $derived(
 		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
@@ -48,8 +49,7 @@
 	const isTiny = $derived(box.width < 48);
 	const isTight = $derived(box.height < 34);
 	const isCramped = $derived(box.width < 90 && block.where !== undefined);
-	/** Turns in as few letters as there are: `34–40 turns`. */
-	const shortTurns = $derived(turns.replace(say(texts.to), '–'));
+	const shortTurns = $derived(figures?.turns ? turnsInShort(figures.turns, say) : '');
 	const hasBibs = $derived(block.runs.some(({ groups }) => groups.length > 0));
 	const facts = $derived(
 		isCramped
@@ -85,18 +85,8 @@
 	style:width="{box.width - 2}px"
 	style:height="{box.height}px"
 	aria-pressed={isSelected}
-	aria-label={say(texts.nameValueFaultFault2, {
-		name,
-		value: blockWords(figures, say),
-		fault: !!fault,
-		fault2: fault
-	})}
-	title={say(texts.nameValueAdultCountAdultCount2, {
-		name,
-		value: blockWords(figures, say),
-		adultCount: !!adults,
-		adultCount2: adults
-	})}
+	aria-label={[label, fault].filter(Boolean).join(', ')}
+	title={adults ? say(texts.inFull, { first: label, then: adults }) : label}
 	onclick={onselect}
 	{@attach dragged(() => drag)}
 >
@@ -116,11 +106,9 @@
 			style:--lines={Math.max(1, Math.floor(((slices[0]?.height ?? box.height) - 2) / 14.4))}
 		>
 			<strong
-				>{say(texts.nameValueWhere, {
-					name,
-					value: !!(block.isStation && block.where),
-					where: block.where
-				})}</strong
+				>{block.isStation && block.where
+					? say(texts.inFull, { first: name, then: block.where })
+					: name}</strong
 			>
 			{#if !block.isStation && !isTight && !isTiny}
 				<span>{facts.join(' · ')}</span>

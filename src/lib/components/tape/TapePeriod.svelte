@@ -45,11 +45,13 @@
 	style:font-size="{Math.min(13, Math.max(11, height - 2.5))}px"
 	aria-pressed={isSelected}
 	aria-label={say(texts.minutes, { name: period.name, minutes: period.minutes })}
-	title={say(texts.min, { name: period.name, minutes: period.minutes })}
+	title={say(texts.nameAndMinutes, { name: period.name, minutes: period.minutes })}
 	onclick={onselect}
 	{@attach dragged(() => drag)}
 >
-	{#if isBare}<span>{say(texts.min2, { name: period.name, minutes: period.minutes })}</span>{/if}
+	{#if isBare}<span
+			>{say(texts.nameDotMinutes, { name: period.name, minutes: period.minutes })}</span
+		>{/if}
 	<span class="grip" aria-hidden="true"></span>
 </button>
 

@@ -13,6 +13,14 @@ export function turnsWords({ min, max }: { min: number; max: number }, say: Say)
 		: say(texts.turnsBetween, { least, most });
 }
 
+/** Turns in as few letters as there are: `34–40 turns`. */
+export function turnsInShort({ min, max }: { min: number; max: number }, say: Say): string {
+	const [least, most] = [Math.round(min), Math.round(max)];
+	return least === most
+		? say(texts.turnsEach, { count: most })
+		: say(texts.turnsBetweenShort, { least, most });
+}
+
 /** Group sizes, largest first: `6 or 5`. */
 export function sizesWords(sizes: readonly number[], say: Say): string {
 	const [most, second] = sizes;

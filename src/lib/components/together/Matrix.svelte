@@ -53,9 +53,8 @@
 		return say(texts.and, {
 			a,
 			b,
-			count: count === 0,
-			count2: count,
-			column: minutes[row][column]
+			count,
+			minutes: minutes[row][column]
 		});
 	});
 

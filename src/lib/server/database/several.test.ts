@@ -8,12 +8,12 @@ import type { SentEdit } from '$core/practice';
 import { deletePerson, readPeople } from '../repositories/people';
 import { findLimits } from '../repositories/settings';
 import { changeAlone } from '../usecases/refusable';
-import { setLimits } from '../usecases/setLimits';
+import { setLimits } from '../usecases/team/setLimits';
 import { listRevisions } from '../repositories/drills';
-import { createTeam } from '../usecases/createTeam';
-import { saveDrill } from '../usecases/saveDrill';
-import { saveEdits } from '../usecases/saveEdits';
-import { seedDemo } from '../usecases/seedDemo';
+import { createTeam } from '../usecases/team/createTeam';
+import { saveDrill } from '../usecases/drills/saveDrill';
+import { saveEdits } from '../usecases/practices/saveEdits';
+import { seedDemo } from '../usecases/team/seedDemo';
 import { openDatabaseServer, StartRefusal, type Db, type OpenDatabase } from '.';
 
 const teamId = 'saltmarsh';

@@ -17,8 +17,8 @@ import { listAtHand } from '../repositories/shelf';
 import { findTeam, listSeasons } from '../repositories/teams';
 import { memoryOf, type TeamRead } from '../memory';
 import { readTeam } from '../repositories/teamHistory';
-import { listAttended } from './attendance';
-import { drillsOf, keyOf } from './play';
+import { listAttended } from './practices/attendance';
+import { drillsOf, keyOf } from './practices/play';
 
 /** A practice in the list of a season. */
 export interface PracticeLine extends Omit<SummedPractice, 'summary'> {

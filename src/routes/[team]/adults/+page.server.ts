@@ -3,7 +3,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField, textField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
-import { adultsStored, saveAdults } from '$lib/server/usecases/saveAdults';
+import { adultsStored, saveAdults } from '$lib/server/usecases/people/saveAdults';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';

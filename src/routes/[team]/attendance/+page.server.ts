@@ -2,7 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
-import { loadAttendance, saveAttendance } from '$lib/server/usecases/attendance';
+import { loadAttendance, saveAttendance } from '$lib/server/usecases/practices/attendance';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -2,7 +2,7 @@ import { misfitText } from '$core/base';
 import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
-import { loadShelfPage } from '$lib/server/usecases/shelfPage';
+import { loadShelfPage } from '$lib/server/usecases/drills/shelfPage';
 import type { PageServerLoad } from './$types';
 
 const NUMBERS = ['effort', 'contact', 'unused', 'players', 'adults', 'minutes'];

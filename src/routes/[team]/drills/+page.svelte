@@ -9,7 +9,7 @@
 	import { fitOf } from '$lib/components/shelf/fits';
 	import { groupWords } from '$lib/components/shelf/obstacles';
 	import { skillName } from '$core/model/skill';
-	import { dayWords } from '$lib/components/ui/dates';
+	import { dayWords } from '$lib/components/page/dates';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();

@@ -1,7 +1,7 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { reading, useDb } from '$lib/server/app';
 import { listGrounds } from '$lib/server/repositories/places';
-import { addGround } from '$lib/server/usecases/saveGround';
+import { addGround } from '$lib/server/usecases/team/saveGround';
 import type { Actions, PageServerLoad } from './$types';
 
 const pageOf = (teamId: string, id: string) =>

@@ -4,7 +4,7 @@ import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
 import { findKit } from '$lib/server/repositories/settings';
 import { kitAskedFor } from '$lib/server/repositories/shelf';
-import { saveKit } from '$lib/server/usecases/saveKit';
+import { saveKit } from '$lib/server/usecases/team/saveKit';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

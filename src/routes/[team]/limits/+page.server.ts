@@ -3,8 +3,8 @@ import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { findLimits } from '$lib/server/repositories/settings';
 import { findTeam } from '$lib/server/repositories/teams';
-import { listSports } from '$lib/server/usecases/sports';
-import { setLimits } from '$lib/server/usecases/setLimits';
+import { listSports } from '$lib/server/usecases/team/sports';
+import { setLimits } from '$lib/server/usecases/team/setLimits';
 import { stampOf, submissionOf, type Submission } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

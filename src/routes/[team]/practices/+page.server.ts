@@ -2,7 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, troubleToStore, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
 import { setArchived } from '$lib/server/repositories/practices';
-import { freshenSummaries } from '$lib/server/usecases/summaries';
+import { freshenSummaries } from '$lib/server/usecases/practices/summaries';
 import { loadPracticeList } from '$lib/server/usecases/views';
 import type { Actions, PageServerLoad } from './$types';
 

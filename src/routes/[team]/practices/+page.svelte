@@ -5,7 +5,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { clockAt } from '$core/conditions';
 	import { percent } from '$lib/components/tape/words';
-	import { dayWords } from '$lib/components/ui/dates';
+	import { dayWords } from '$lib/components/page/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 	import { useWords } from '$lib/components/page/words.svelte';

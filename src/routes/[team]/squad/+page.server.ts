@@ -3,7 +3,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField, textField } from '$lib/server/forms';
 import { deletePerson } from '$lib/server/repositories/people';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
-import { saveSquad, squadStored } from '$lib/server/usecases/saveSquad';
+import { saveSquad, squadStored } from '$lib/server/usecases/people/saveSquad';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';

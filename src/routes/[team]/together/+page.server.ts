@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
-import { loadTogether } from '$lib/server/usecases/loadTogether';
+import { loadTogether } from '$lib/server/usecases/people/loadTogether';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params, url: { searchParams } }) =>

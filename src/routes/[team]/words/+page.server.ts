@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { reading, useDb } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
-import { saveWords } from '$lib/server/usecases/saveWords';
+import { saveWords } from '$lib/server/usecases/team/saveWords';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

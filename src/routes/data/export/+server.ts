@@ -1,5 +1,5 @@
 import { useDb } from '$lib/server/app';
-import { exportAll } from '$lib/server/usecases/exportAll';
+import { exportAll } from '$lib/server/usecases/transfer/exportAll';
 import type { RequestHandler } from './$types';
 
 /** Everything as one zip, sent while it is made. */

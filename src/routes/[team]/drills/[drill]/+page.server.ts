@@ -2,7 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { setDrillArchived } from '$lib/server/repositories/drills';
-import { loadDrillPage } from '$lib/server/usecases/drillPage';
+import { loadDrillPage } from '$lib/server/usecases/drills/drillPage';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -6,7 +6,7 @@ import {
 	storeDrills,
 	type Choice,
 	type ReadDrill
-} from '$lib/server/usecases/drillFiles';
+} from '$lib/server/usecases/drills/drillFiles';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) =>

@@ -41,9 +41,9 @@
 			<p class="sum">
 				{say(texts.newDrillsThatAreHereAlready, {
 					count: count('new'),
-					count2: count('same'),
-					count3: count('clash'),
-					count4: count('fault')
+					same: count('same'),
+					clash: count('clash'),
+					faulty: count('fault')
 				})}
 			</p>
 			<ul>

@@ -1,7 +1,7 @@
 import { misfitText } from '$core/base';
 import { error, json } from '@sveltejs/kit';
 import { reading } from '$lib/server/app';
-import { drillsFor, namedDrills } from '$lib/server/usecases/lookUpDrills';
+import { drillsFor, namedDrills } from '$lib/server/usecases/drills/lookUpDrills';
 import type { RequestHandler } from './$types';
 
 /** Drills for a board that does not have them at hand: those with `words`, or the revisions that are `named`. */

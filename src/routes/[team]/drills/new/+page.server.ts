@@ -4,7 +4,7 @@ import { reading, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
-import { saveDrill } from '$lib/server/usecases/saveDrill';
+import { saveDrill } from '$lib/server/usecases/drills/saveDrill';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

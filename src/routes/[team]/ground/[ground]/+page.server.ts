@@ -7,7 +7,7 @@ import { requireSurroundings } from '$lib/server/pages';
 import { listGrounds } from '$lib/server/repositories/places';
 import { findKit } from '$lib/server/repositories/settings';
 import { nextPractice } from '$lib/server/repositories/practices';
-import { removeGround, saveGround } from '$lib/server/usecases/saveGround';
+import { removeGround, saveGround } from '$lib/server/usecases/team/saveGround';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

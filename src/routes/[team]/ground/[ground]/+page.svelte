@@ -130,11 +130,10 @@
 				<p>
 					{#if drill}
 						{say(texts.mFor, {
-							groundCount: drill.ground.length,
+							length: drill.ground.length,
 							width: drill.ground.width,
 							ideal: drill.group.ideal,
-							held: held === 0,
-							held2: held
+							held
 						})}
 					{/if}
 				</p>
@@ -161,9 +160,9 @@
 					{#each slips as [one, other, shared] (`${one.id} ${other.id}`)}
 						<li>
 							{say(texts.andShareMTheyCannotBe, {
-								name: one.name,
-								name2: other.name,
-								value: Math.round(shared)
+								one: one.name,
+								other: other.name,
+								area: Math.round(shared)
 							})}
 						</li>
 					{/each}

@@ -7,7 +7,7 @@ import { listPracticeFacts } from '$lib/server/repositories/practices';
 import { listGrounds } from '$lib/server/repositories/places';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { listTemplates } from '$lib/server/repositories/templates';
-import { createPractice, findModel } from '$lib/server/usecases/createPractice';
+import { createPractice, findModel } from '$lib/server/usecases/practices/createPractice';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

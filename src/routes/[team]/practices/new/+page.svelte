@@ -6,7 +6,7 @@
 	import { weekdayOf } from '$core/conditions';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
-	import { dayWords } from '$lib/components/ui/dates';
+	import { dayWords } from '$lib/components/page/dates';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';

@@ -5,7 +5,7 @@ import { textField } from '$lib/server/forms';
 import { listDays } from '$lib/server/repositories/practices';
 import { findTeam } from '$lib/server/repositories/teams';
 import { deleteTemplate, listTemplates } from '$lib/server/repositories/templates';
-import { keepTemplate, NewTemplate } from '$lib/server/usecases/keepTemplate';
+import { keepTemplate, NewTemplate } from '$lib/server/usecases/practices/keepTemplate';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 

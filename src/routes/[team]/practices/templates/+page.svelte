@@ -2,7 +2,7 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { dayWords } from '$lib/components/ui/dates';
+	import { dayWords } from '$lib/components/page/dates';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
 	import { useWords } from '$lib/components/page/words.svelte';

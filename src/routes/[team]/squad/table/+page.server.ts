@@ -4,13 +4,13 @@ import { fail as notRead, ok, type Result, misfitText } from '$core/base';
 import { reading as onSnapshot, todayOf, useDb } from '$lib/server/app';
 import { findTeam } from '$lib/server/repositories/teams';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
-import { saveSquad } from '$lib/server/usecases/saveSquad';
+import { saveSquad } from '$lib/server/usecases/people/saveSquad';
 import {
 	parseCsv,
 	readSquadTable,
 	type CsvReading,
 	type CsvTable
-} from '$lib/server/usecases/squadCsv';
+} from '$lib/server/usecases/people/squadCsv';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
 

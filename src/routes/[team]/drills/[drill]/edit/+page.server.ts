@@ -3,7 +3,7 @@ import { reading, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { findDrill } from '$lib/server/repositories/drills';
-import { drillStored, saveDrill } from '$lib/server/usecases/saveDrill';
+import { drillStored, saveDrill } from '$lib/server/usecases/drills/saveDrill';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 

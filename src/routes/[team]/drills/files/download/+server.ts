@@ -1,6 +1,6 @@
 import { reading } from '$lib/server/app';
 import { requireTeam } from '$lib/server/pages';
-import { zipDrills } from '$lib/server/usecases/drillFiles';
+import { zipDrills } from '$lib/server/usecases/drills/drillFiles';
 import type { RequestHandler } from './$types';
 
 /** The whole shelf as open-format files. */

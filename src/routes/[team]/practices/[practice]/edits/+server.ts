@@ -4,7 +4,11 @@ import Type from 'typebox';
 import { closed, Id } from '$core/model/fields';
 import { SentEdit } from '$core/practice';
 import { useDb } from '$lib/server/app';
-import { describeSaveFailure, findKnown, saveEdits } from '$lib/server/usecases/saveEdits';
+import {
+	describeSaveFailure,
+	findKnown,
+	saveEdits
+} from '$lib/server/usecases/practices/saveEdits';
 import { readJson, readShape } from '../../../../../doors';
 import type { RequestHandler } from './$types';
 

@@ -7,7 +7,7 @@
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/paper';
 	import PlanSheet from '$lib/components/paper/PlanSheet.svelte';
-	import { dayWords } from '$lib/components/ui/dates';
+	import { dayWords } from '$lib/components/page/dates';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { reading } from '$lib/server/app';
-import { loadPerson } from '$lib/server/usecases/person';
+import { loadPerson } from '$lib/server/usecases/people/person';
 import type { RequestHandler } from './$types';
 
 /** All that is kept of one person, as a file to give to them. */

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
-import { writeSquadCsv } from '$lib/server/usecases/squadCsv';
+import { writeSquadCsv } from '$lib/server/usecases/people/squadCsv';
 import type { RequestHandler } from './$types';
 
 /** The squad as a table file. */

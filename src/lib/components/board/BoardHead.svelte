@@ -1,0 +1,182 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import type { BoardView } from '$lib/state/boardView.svelte';
+	import { plannedMinutes } from '$core/practice';
+	import { clockAt } from '$core/conditions';
+	import { percent } from '../tape/words';
+	import { dayWords } from '../page/dates';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/board';
+
+	/** What this practice is, and what a player gets from it in four numbers. */
+	let { editor, view, week }: { editor: PracticeEditor; view: BoardView; week: number } = $props();
+
+	const say = useWords();
+	const { practice } = $derived(editor);
+	const figures = $derived(editor.evaluation.figures);
+	const stops = $derived(editor.findings.filter(({ severity }) => severity === 'stop').length);
+	const others = $derived(editor.findings.length - stops);
+	const planned = $derived(plannedMinutes(practice));
+	const end = $derived(clockAt(practice.start, practice.minutes * 60));
+	const round = (value: number) => Math.round(value);
+</script>
+
+<section class="head" aria-label={say(texts.practice)}>
+	<div class="what">
+		<h1 class="wide">{dayWords(practice.date)}</h1>
+		<p>
+			<button
+				class="link"
+				title={say(texts.changeWhenAndWhere)}
+				onclick={() => (view.dialog = 'practice')}
+				>{say(texts.to, { start: practice.start, end, place: practice.place })}</button
+			>{week > 0 ? say(texts.week, { week }) : ''}
+		</p>
+	</div>
+	<dl>
+		<div>
+			<dd>
+				<strong>{practice.expected.length}</strong>
+				{say(texts.of, { playerCount: editor.context.players.length })}
+			</dd>
+			<dt>
+				<button class="link" onclick={() => (view.dialog = 'people')}
+					>{say(texts.playersHere)}</button
+				>
+			</dt>
+		</div>
+		<div>
+			<dd><strong>{practice.adults.length}</strong></dd>
+			<dt>
+				<button class="link" onclick={() => (view.dialog = 'people')}>{say(texts.adults)}</button>
+			</dt>
+		</div>
+		<div>
+			<dd><strong>{percent(figures.busyShare)}</strong></dd>
+			<dt>{say(texts.ofTheTimeBusy)}</dt>
+		</div>
+		<div>
+			<dd><strong>{round(figures.turns.mean)}</strong></dd>
+			<dt>{say(texts.turnsEachTo, { min: figures.turns.min, max: figures.turns.max })}</dt>
+		</div>
+		<div>
+			<dd><strong>{planned}</strong> {say(texts.of2, { minutes: practice.minutes })}</dd>
+			<dt>{say(texts.minutesPlanned)}</dt>
+		</div>
+		<div>
+			<dd><strong class:stops={stops > 0}>{stops}</strong> {say(texts.mustCould, { others })}</dd>
+			<dt><a class="link" href="#to-fix">{say(texts.toFix)}</a></dt>
+		</div>
+	</dl>
+	<div class="actions">
+		<Button
+			kind="ghost"
+			size="small"
+			disabled={!editor.undoWords}
+			title={editor.undoWords
+				? say(texts.undo, { undoWords: editor.undoWords })
+				: say(texts.nothingToUndo)}
+			on:click={() => editor.undo()}>{say(texts.undo2)}</Button
+		>
+		<Button
+			kind="ghost"
+			size="small"
+			disabled={!editor.redoWords}
+			title={editor.redoWords
+				? say(texts.redo, { redoWords: editor.redoWords })
+				: say(texts.nothingToRedo)}
+			on:click={() => editor.redo()}>{say(texts.redo2)}</Button
+		>
+		<Button
+			kind="ghost"
+			size="small"
+			on:click={() => (view.dialog = 'keys')}
+			title={say(texts.allKeys)}>{say(texts.keys)}</Button
+		>
+		<Button kind="primary" size="small" href="/{practice.teamId}/practices/{practice.id}/paper"
+			>{say(texts.print)}</Button
+		>
+	</div>
+</section>
+
+<style>
+	.head {
+		display: flex;
+		align-items: center;
+		gap: 8px 26px;
+		padding: 7px 16px;
+		border-bottom: 1px solid var(--ink);
+		flex-wrap: wrap;
+	}
+	.what {
+		max-width: 330px;
+	}
+	h1 {
+		font-size: 19px;
+		line-height: 1.2;
+		font-weight: 750;
+		white-space: nowrap;
+	}
+	.what .link {
+		font-size: 12.5px;
+		font-weight: 400;
+		padding: 0;
+	}
+	.what p {
+		font-size: 12.5px;
+		color: var(--ink-soft);
+	}
+	dl {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 24px;
+		flex: 1;
+	}
+	dl div {
+		display: flex;
+		flex-direction: column;
+	}
+	dd {
+		font-size: 13.5px;
+		line-height: 1.25;
+	}
+	dd strong {
+		font-size: 19px;
+		font-weight: 750;
+	}
+	dt,
+	dt .link {
+		font-size: 12px;
+		color: var(--ink-soft);
+		line-height: 1.2;
+		font-weight: 400;
+		padding: 0;
+	}
+	dt .link {
+		display: inline-flex;
+		align-items: center;
+		min-height: 24px;
+		margin: -4px 0;
+		color: var(--action);
+	}
+	.stops {
+		color: var(--stop);
+	}
+	.actions {
+		display: flex;
+		gap: 2px;
+	}
+	.actions :global(.bx--btn) {
+		padding: 0 12px;
+		min-width: 0;
+	}
+	@media (max-width: 672px) {
+		dl {
+			flex-basis: 100%;
+			display: grid;
+			grid-template-columns: repeat(3, 1fr);
+			gap: 6px 10px;
+		}
+	}
+</style>

@@ -1,0 +1,67 @@
+import { fail, ok, type Result } from '$core/base';
+import {
+	facetsOf,
+	filtered,
+	foundFor,
+	standingIn,
+	ShelfFilter,
+	type Facet,
+	type Here,
+	type ShelfLine
+} from '$core/shelf';
+import { readShape, type Misfit } from '../../../../doors';
+import type { Queryable } from '../../database';
+import { lastUses, searchDrills } from '../../repositories/shelf';
+import { listDays } from '../../repositories/practices';
+
+/** What a search of the shelf finds. */
+export interface ShelfPage {
+	/** The lines that are shown, those that can run here first. */
+	lines: ShelfLine[];
+	/** How many there are in all, and how many of them can run here. */
+	found: number;
+	fitting: number;
+	facets: Facet[];
+	/** What it was filtered by, as it was read. */
+	filter: ShelfFilter;
+}
+
+/** The most lines that are shown at once. */
+export const MOST_LINES = 60;
+
+/**
+ * The drills of a team that have the words and pass the filter, at most `MOST_LINES` of them: those that
+ * can run here for everyone first, then by how well the words suit, then by how busy they keep players.
+ */
+export async function searchShelf(
+	db: Queryable,
+	teamId: string,
+	{ words, filter, here }: { words: string; filter: unknown; here: Here }
+): Promise<Result<ShelfPage, Misfit>> {
+	const shape = readShape(ShelfFilter, filter);
+	if (!shape.ok) return shape;
+	if (words.length > 200) return fail({ path: ['words'], message: 'are longer than 200 letters' });
+	const found = await searchDrills(db, teamId, words);
+	const uses = await lastUses(db, teamId);
+	const days = (await listDays(db, teamId)).map(({ date }) => date);
+	const standingOf = standingIn(here);
+	const all = found.map(({ drill, rank }): ShelfLine => {
+		const lastUsed = uses.get(drill.id) ?? null;
+		const since = lastUsed === null ? days : days.filter((day) => day > lastUsed);
+		const standing = standingOf(drill);
+		const skills = foundFor(drill);
+		return { drill, skills, rank, lastUsed, unusedFor: since.length, standing };
+	});
+	const lines = filtered(all, shape.value);
+	const isFree = ({ standing }: ShelfLine) => standing.obstacle === null;
+	const free = lines
+		.filter(isFree)
+		.sort((a, b) => b.rank - a.rank || b.standing.busyAbout - a.standing.busyAbout);
+	return ok({
+		lines: [...free, ...lines.filter((line) => !isFree(line))].slice(0, MOST_LINES),
+		found: lines.length,
+		fitting: free.length,
+		facets: facetsOf(all, shape.value),
+		filter: shape.value
+	});
+}

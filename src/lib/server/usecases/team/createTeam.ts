@@ -1,0 +1,158 @@
+import { nanoid } from 'nanoid';
+import Type, { type Static } from 'typebox';
+import { fail, ok, type Result } from '$core/base';
+import { addDays, isTimeZone, weekdayOf } from '$core/conditions';
+import { closed, Id, Name } from '$core/model/fields';
+import type { Sport } from '$core/model/sport';
+import type { Misfit } from '../../../../doors';
+import type { Db, Queryable } from '../../database';
+import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
+import { addPractice } from '../practices/createPractice';
+import { refusable } from '../refusable';
+import { readDemo } from './seedDemo';
+import { PAGES, slugOf } from './slug';
+import { listSports } from './sports';
+import { once, type Submission } from '../submission';
+
+/** What a coach says of a new team: enough to plan the first practice. */
+export const NewTeam = Type.Object(
+	{
+		name: Name,
+		sport: Id,
+		from: Type.Integer({ minimum: 4, maximum: 99 }),
+		to: Type.Integer({ minimum: 4, maximum: 99 }),
+		coach: Name,
+		timeZone: Name,
+		/** A player a line, a number before the name where there is one. */
+		players: Type.String({ maxLength: 40_000, pattern: '^[^\\u0000]*$' })
+	},
+	closed
+);
+export type NewTeam = Static<typeof NewTeam>;
+
+const MOST_PLAYERS = 300;
+const FIRST_MINUTES = 60;
+
+interface FirstPlayer {
+	name: string;
+	number?: number;
+}
+
+/** Players of pasted lines: `7 Ada Lind`, `Ada Lind`; a misfit names the line. */
+export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
+	const players: FirstPlayer[] = [];
+	for (const [index, line] of text.split(/\r?\n/).entries()) {
+		const match = /^\s*(?:(\d{1,3})[\s.,;:)]+)?(.*?)[\s,;]*$/.exec(line);
+		const name = match?.[2] ?? '';
+		if (name === '') continue;
+		const at = { path: [], within: `players, line ${index + 1}` };
+		if (name.length > 200) return fail({ ...at, message: 'is longer than a name' });
+		if (players.length === MOST_PLAYERS)
+			return fail({ ...at, message: `is one too many: at most ${MOST_PLAYERS} players` });
+		players.push({ name, ...(match?.[1] && { number: Number(match[1]) }) });
+	}
+	return ok(players);
+}
+
+/**
+ * Stores a team under the first id made of its name that no other team has, and no page of the application;
+ * gives the id.
+ */
+async function addTeam(
+	tx: Queryable,
+	name: string,
+	wholeOf: (id: string) => WholeTeam
+): Promise<string> {
+	const stem = slugOf(name, 'team');
+	let id = stem;
+	const isTaken = async () => PAGES.includes(id) || !(await writeWholeTeam(tx, wholeOf(id)));
+	for (let number = 2; await isTaken(); number += 1) id = `${stem}-${number}`;
+	return id;
+}
+
+/** The Monday of the week of a day. */
+const mondayOf = (day: string): string => addDays(day, 1 - weekdayOf(day));
+
+/** Drills that ship with the application and suit a sport. */
+function drillsFor(sport: string) {
+	const drills = readDemo().flatMap((demo) => demo.drills);
+	const suits = drills.filter(({ sports }) => sports.includes(sport) || sports.includes('any'));
+	return [...new Map(suits.map((drill) => [drill.id, { ...drill, revision: 1 }])).values()];
+}
+
+function wholeTeam(
+	{ name, from, to, coach, timeZone }: NewTeam,
+	{ id, sport, players, today }: { id: string; sport: Sport; players: FirstPlayer[]; today: string }
+): WholeTeam {
+	const nothing = { units: [], ratings: [] };
+	return {
+		team: {
+			format: 'fieldplan/team@1',
+			team: {
+				id,
+				name,
+				sport: sport.id,
+				ages: { from, to },
+				timeZone,
+				skillAreas: sport.skillAreas,
+				units: sport.units,
+				positions: sport.team
+			},
+			seasons: [{ id: 'first', name: 'First season', firstDay: mondayOf(today), weeks: 12 }],
+			people: [
+				...players.map((player, index) => ({
+					id: `p${index + 1}`,
+					kind: 'player' as const,
+					...player,
+					...nothing
+				})),
+				{ id: 'head', kind: 'adult' as const, name: coach, role: 'head coach', ...nothing }
+			],
+			grounds: [sport.ground],
+			kit: Object.entries(sport.kit).map(([item, count]) => ({ item, count }))
+		},
+		drills: drillsFor(sport.id),
+		practices: [],
+		templates: [],
+		ledger: { format: 'fieldplan/ledger@1', rows: [] },
+		attendance: { format: 'fieldplan/attendance@1', rows: [] }
+	};
+}
+
+/**
+ * Stores a new team from a sport kit with its first players and an empty practice for `today`. Gives the
+ * ids of both; a misfit names the field, or the line of a player, at fault.
+ */
+export async function createTeam(
+	db: Db,
+	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
+): Promise<Result<{ team: string; practice: string }, Misfit>> {
+	const sport = listSports().find(({ id }) => id === wanted.sport);
+	if (!sport) return fail({ path: ['sport'], message: 'is no sport that there is a kit for' });
+	if (wanted.name.trim() === '') return fail({ path: ['name'], message: 'needs a word' });
+	if (wanted.to < wanted.from)
+		return fail({ path: ['to'], message: `is younger than the youngest, ${wanted.from}` });
+	if (!isTimeZone(wanted.timeZone)) return fail({ path: ['timeZone'], message: 'is no time zone' });
+	const players = readPlayers(wanted.players);
+	if (!players.ok) return players;
+	return refusable(db, (tx) =>
+		once(tx, submission, async () => {
+			const id = await addTeam(tx, wanted.name, (id) =>
+				wholeTeam(wanted, { id, sport, players: players.value, today })
+			);
+			const practice = await addPractice(tx, {
+				teamId: id,
+				id: nanoid(12),
+				wanted: {
+					date: today,
+					start: '18:00',
+					minutes: FIRST_MINUTES,
+					place: sport.ground.name,
+					expected: players.value.map((_, index) => `p${index + 1}`),
+					adults: ['head']
+				}
+			});
+			return practice.ok ? ok({ team: id, practice: practice.value.id }) : practice;
+		})
+	);
+}
