@@ -1,4 +1,5 @@
 import Type, { type Static, type TSchema } from 'typebox';
+import { says } from '../core/model/fields';
 import {
 	badInput,
 	bestWithin,
@@ -90,7 +91,10 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map([
 export const COMMAND_NAMES = [...COMMANDS.keys(), 'batch'];
 
 const Batch = Type.Array(
-	Type.Object({ command: Type.String(), input: Type.Unknown() }, { additionalProperties: false })
+	Type.Object(
+		{ command: says(Type.String(), 'Name of a command'), input: says(Type.Unknown(), 'Its input') },
+		{ additionalProperties: false }
+	)
 );
 
 /** A failure as it is answered: its path as text. */

@@ -21,3 +21,24 @@ describe.each(Object.entries(COMMAND_SHAPES))('%s', (name, { input, output }) =>
 		expect(readShape(output, answered.output)).toMatchObject({ ok: true });
 	});
 });
+
+/** Paths of the fields of a schema, by what is said of each. */
+function* fieldsOf(schema: unknown, path: string): Generator<[path: string, says: unknown]> {
+	if (Array.isArray(schema)) for (const part of schema) yield* fieldsOf(part, path);
+	if (typeof schema !== 'object' || schema === null || Array.isArray(schema)) return;
+	const { properties = {}, ...rest } = schema as { properties?: Record<string, object> };
+	for (const [key, field] of Object.entries(properties)) {
+		// A name of a format says itself.
+		yield [`${path}.${key}`, 'const' in field || ('description' in field && field.description)];
+		yield* fieldsOf(field, `${path}.${key}`);
+	}
+	for (const part of Object.values(rest)) yield* fieldsOf(part, path);
+}
+
+test('every field of every format says what it means', () => {
+	const schemas = [...formatFiles()].filter(([name]) => name.endsWith('.schema.json'));
+	expect(schemas.length).toBeGreaterThan(18);
+	const fields = schemas.flatMap(([name, text]) => [...fieldsOf(JSON.parse(text), name)]);
+	expect(fields.length).toBeGreaterThan(1500);
+	expect(fields.filter(([, says]) => !says).map(([path]) => path)).toEqual([]);
+});

@@ -5,8 +5,22 @@ import { COMMAND_SHAPES, FILE_SHAPES } from './shapes';
 
 const pretty = (value: unknown) => `${JSON.stringify(value, null, '\t')}\n`;
 
+/** A part of a schema with what it expects in its description, where every reader of schemas looks. */
+function described(part: unknown): unknown {
+	if (Array.isArray(part)) return part.map(described);
+	if (typeof part !== 'object' || part === null) return part;
+	const { expects, ...rest } = part as { expects?: unknown; description?: string };
+	const all = Object.fromEntries(Object.entries(rest).map(([key, each]) => [key, described(each)]));
+	if (typeof expects !== 'string') return all;
+	return { ...all, description: [rest.description, expects].filter(Boolean).join(': ') };
+}
+
 const schemaFile = (title: string, schema: TSchema) =>
-	pretty({ $schema: 'http://json-schema.org/draft-07/schema#', title, ...schema });
+	pretty({
+		$schema: 'http://json-schema.org/draft-07/schema#',
+		title,
+		...(described(schema) as object)
+	});
 
 /** What each command answers, in a sentence or two. */
 const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
@@ -39,7 +53,7 @@ function page(): string {
 	);
 	return [
 		'# Formats\n',
-		'Everything that goes in and out is JSON. The schemas here are made from the ones that check it (`npm run formats`); a key that they do not name is refused. What the fields of a drill mean is said in `src/core/model/drill.ts`, what a command guarantees in [engine.md](../engine.md).\n',
+		'Everything that goes in and out is JSON. The schemas here are made from the ones that check it (`npm run formats`); a key that they do not name is refused. What a field means, its unit and its range are said in its `description`, what a command guarantees in [engine.md](../engine.md).\n',
 		'Ids are made of letters, digits, `-` and `_`, those of parts of a practice of dots too; none is the name of a property that every object has, such as `constructor`. Days are those of the calendar from 1900 to 2199. An import also refuses what has its shape and makes no sense: a group, lane, drill or person that is not there, an id that comes twice, more minutes than a day has.\n',
 		'A command answers `{"error": {"code", "path"?, "message"}}` where it cannot: `bad-input` (exit code 2) with the place of what is wrong, or `too-few-players`, `unbalanced-rotation` or `infeasible` (exit code 3) for what was understood and cannot be met.\n',
 		'`batch` takes an array of `{command, input}` and gives an array of answers in order.\n',

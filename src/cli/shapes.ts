@@ -7,7 +7,7 @@ import { AttendanceFile } from '../core/model/attendance';
 import { Bundle } from '../core/model/bundle';
 import { Drill } from '../core/model/drill';
 import { ExportTeam } from '../core/model/exportFiles';
-import { closed } from '../core/model/fields';
+import { closed, says } from '../core/model/fields';
 import { Practice, Template } from '../core/model/practice';
 import { Sport } from '../core/model/sport';
 import { LineupInput, LineupOutput, RotateInput, RotateOutput } from '../core/rotation';
@@ -16,14 +16,35 @@ import { SizeInput, SizeOutput } from '../core/sizing';
 /** What `check` gives: findings with their words, and figures of the whole practice. */
 export const CheckOutput = Type.Object(
 	{
-		findings: Type.Array(Type.Object({ ...Finding.properties, message: Type.String() }, closed)),
-		figures: Type.Object(
-			{
-				busyShare: Type.Number(),
-				turns: Type.Object({ min: Type.Number(), mean: Type.Number(), max: Type.Number() }, closed),
-				seconds: Type.Number()
-			},
-			closed
+		findings: says(
+			Type.Array(
+				Type.Object(
+					{ ...Finding.properties, message: says(Type.String(), 'The finding in a sentence') },
+					closed
+				)
+			),
+			'What does not work, the worst first'
+		),
+		figures: says(
+			Type.Object(
+				{
+					busyShare: says(Type.Number(), 'Share of the time that players work, 0 to 1'),
+					turns: says(
+						Type.Object(
+							{
+								min: says(Type.Number(), 'Least'),
+								mean: says(Type.Number(), 'Mean'),
+								max: says(Type.Number(), 'Most')
+							},
+							closed
+						),
+						'Turns of a player'
+					),
+					seconds: says(Type.Number(), 'Seconds from the start to the end of the last period')
+				},
+				closed
+			),
+			'Figures of the whole practice'
 		)
 	},
 	closed

@@ -14,7 +14,7 @@ export function toPath(pointer: string, key?: string): Path {
 const things = (count: number) => (count === 1 ? '1 entry' : `${count} entries`);
 
 function describe({ keyword, params, message, parentSchema }: ErrorObject): string {
-	const meaning = (parentSchema as { description?: string } | undefined)?.description;
+	const meaning = (parentSchema as { expects?: string } | undefined)?.expects;
 	switch (keyword) {
 		case 'required':
 			return 'is missing';

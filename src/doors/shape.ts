@@ -14,6 +14,8 @@ const ajv = new Ajv({
 });
 // What JSON Schema calls a date; the checker in the browser has it built in.
 ajv.addFormat('date', isDay);
+// What a text of this shape is, for whoever gets it wrong.
+ajv.addKeyword('expects');
 const compiled = new WeakMap<TSchema, ValidateFunction>();
 
 function validator(schema: TSchema): ValidateFunction {

@@ -1,5 +1,5 @@
 import Type, { type Static, type TProperties, type TSchema } from 'typebox';
-import { closed, Day, Id, PartId } from '../model/fields';
+import { closed, Day, Id, PartId, says } from '../model/fields';
 import type { Evaluation } from '../playing';
 import { Edit } from '../practice';
 
@@ -11,84 +11,150 @@ const Label = Type.String({ description: 'A name as the coach gave it' });
 const object = <Properties extends TProperties>(properties: Properties) =>
 	Type.Object(properties, closed);
 
-const twice = object({ first: PartId, second: PartId, atSecond: Seconds });
+const twice = object({
+	first: says(PartId, 'Id of a block'),
+	second: says(PartId, 'Id of the other block'),
+	atSecond: says(Seconds, 'Second of the practice at which both run')
+});
 
 /** What can be wrong with a practice, with its numbers and ids; each has a rule of its own in this folder. */
 export const VALUES = {
 	'player-twice': twice,
 	'adult-twice': twice,
-	'zone-twice': object({ first: PartId, second: PartId, fromSecond: Seconds, toSecond: Seconds }),
-	'zone-gone': object({ zone: Id }),
-	'group-size': object({ players: Count, min: Count, max: Count }),
-	'too-few-players': object({ players: Count, needed: Count, reason: Type.String() }),
-	'block-empty': object({ name: Label }),
+	'zone-twice': object({
+		first: says(PartId, 'Id of a block'),
+		second: says(PartId, 'Id of the other block'),
+		fromSecond: says(Seconds, 'Second of the practice from which both run'),
+		toSecond: says(Seconds, 'Second of the practice to which both run')
+	}),
+	'zone-gone': object({ zone: says(Id, 'Id of the zone that is not there') }),
+	'group-size': object({
+		players: says(Count, 'Players of the group'),
+		min: says(Count, 'Fewest that the drill takes'),
+		max: says(Count, 'Most that the drill takes')
+	}),
+	'too-few-players': object({
+		players: says(Count, 'Players that there are'),
+		needed: says(Count, 'Players that are needed'),
+		reason: says(Type.String(), 'Why, in words')
+	}),
+	'block-empty': object({ name: says(Label, 'Name of the period') }),
 	'player-unplaced': object({}),
-	'over-time': object({ overMinutes: Minutes, minutes: Minutes, planned: Minutes }),
-	'under-time': object({ spareMinutes: Minutes, minutes: Minutes, planned: Minutes }),
-	'no-warm-up': object({ minutes: Minutes, needed: Minutes, effort: Type.Number() }),
+	'over-time': object({
+		overMinutes: says(Minutes, 'Minutes that are too many'),
+		minutes: says(Minutes, 'Minutes that there are'),
+		planned: says(Minutes, 'Minutes that are planned')
+	}),
+	'under-time': object({
+		spareMinutes: says(Minutes, 'Minutes that are left over'),
+		minutes: says(Minutes, 'Minutes that there are'),
+		planned: says(Minutes, 'Minutes that are planned')
+	}),
+	'no-warm-up': object({
+		minutes: says(Minutes, 'Minutes of warm-up before it'),
+		needed: says(Minutes, 'Minutes that are needed'),
+		effort: says(Type.Number(), 'Effort of the block, 1 to 10')
+	}),
 	waiting: object({
-		players: Count,
-		waitShare: Share,
-		turns: Type.Number(),
-		longestWaitSeconds: Type.Number()
+		players: says(Count, 'Players who wait so long'),
+		waitShare: says(Share, 'Share of the block that they wait, 0 to 1'),
+		turns: says(Type.Number(), 'Mean turns of a player'),
+		longestWaitSeconds: says(Type.Number(), 'Longest wait at a stretch, seconds')
 	}),
 	'move-short': object({
-		moveSeconds: Type.Number(),
+		moveSeconds: says(Type.Number(), 'Seconds that there are'),
 		needed: Type.Number({ description: 'Seconds' }),
-		metres: Type.Number()
+		metres: says(Type.Number(), 'Longest way, metres')
 	}),
-	'slot-length': object({ minutes: Type.Number(), least: Minutes, most: Minutes }),
-	'talk-long': object({ minutes: Minutes, limit: Minutes }),
+	'slot-length': object({
+		minutes: says(Type.Number(), 'Minutes of a slot'),
+		least: says(Minutes, 'Fewest minutes for this age'),
+		most: says(Minutes, 'Most minutes for this age')
+	}),
+	'talk-long': object({
+		minutes: says(Minutes, 'Minutes of the talk'),
+		limit: says(Minutes, 'Most minutes')
+	}),
 	'hard-after-hard': object({
-		first: Label,
-		second: Label,
-		effort: Type.Number(),
-		nextEffort: Type.Number()
+		first: says(Label, 'Name of the first period'),
+		second: says(Label, 'Name of the next period'),
+		effort: says(Type.Number(), 'Effort of the first, 1 to 10'),
+		nextEffort: says(Type.Number(), 'Effort of the next, 1 to 10')
 	}),
-	'kit-short': object({ item: Label, needed: Type.Number(), has: Type.Number() }),
+	'kit-short': object({
+		item: says(Label, 'Name of the thing'),
+		needed: says(Type.Number(), 'How many are needed'),
+		has: says(Type.Number(), 'How many there are')
+	}),
 	'fixture-short': object({
-		zone: Id,
-		copies: Count,
-		serves: Count,
-		items: Type.Array(Label)
+		zone: says(Id, 'Id of the zone'),
+		copies: says(Count, 'Copies that are planned'),
+		serves: says(Count, 'Copies that it serves'),
+		items: says(Type.Array(Label), 'Names of what is short')
 	}),
-	'role-missing': object({ role: Id, count: Count, has: Count }),
+	'role-missing': object({
+		role: says(Id, 'Id of the unit'),
+		count: says(Count, 'How many each group needs'),
+		has: says(Count, 'How many one has')
+	}),
 	'adults-few': Type.Union([
 		object({
-			players: Count,
-			adults: Count,
-			needed: Count,
+			players: says(Count, 'Players of this age'),
+			adults: says(Count, 'Adults who are there'),
+			needed: says(Count, 'Adults who are needed'),
 			each: Type.Number({ description: 'Players that an adult may have in charge at this age' }),
-			until: Type.Optional(Seconds)
+			until: Type.Optional(says(Seconds, 'Second of the practice until which it is so'))
 		}),
-		object({ adults: Count, needed: Count }),
-		object({ zones: Type.Array(Id), under: Type.Number({ description: 'Years of age' }) })
+		object({
+			adults: says(Count, 'Adults who are there'),
+			needed: says(Count, 'Adults who are needed')
+		}),
+		object({
+			zones: says(Type.Array(Id), 'Ids of zones without an adult'),
+			under: Type.Number({ description: 'Years of age' })
+		})
 	]),
 	'restricted-player': object({
-		from: Type.String(),
-		setBy: Type.String(),
-		until: Type.Optional(Day)
+		from: says(Type.String(), 'What they are kept out of'),
+		setBy: says(Type.String(), 'The practitioner who set it'),
+		until: Type.Optional(says(Day, 'Last day, included'))
 	}),
-	'contact-day': object({ minutes: Minutes, limit: Minutes }),
-	'water-gap': object({ minutes: Minutes, limit: Minutes, last: PartId }),
-	'stop-long': object({ stopShare: Share, limit: Share }),
-	'second-eyes': object({ adult: Id }),
+	'contact-day': object({
+		minutes: says(Minutes, 'Minutes of hard contact of a player that day'),
+		limit: says(Minutes, 'Most minutes')
+	}),
+	'water-gap': object({
+		minutes: says(Minutes, 'Minutes without water'),
+		limit: says(Minutes, 'Most minutes'),
+		last: says(PartId, 'Id of the last period of them')
+	}),
+	'stop-long': object({
+		stopShare: says(Share, 'Share of the block that it is stopped, 0 to 1'),
+		limit: says(Share, 'Most of it, 0 to 1')
+	}),
+	'second-eyes': object({ adult: says(Id, 'Id of an adult who is free') }),
 	'like-partners': object({
 		apart: Type.Number({ description: 'Ratings between two of a group' })
 	}),
 	'clear-space': object({
-		other: PartId,
+		other: says(PartId, 'Id of the block beside it'),
 		gap: Type.Number({ description: 'Metres' }),
 		clear: Type.Number({ description: 'Metres' })
 	}),
-	'rung-skipped': object({ to: Label, missing: Label }),
-	'skill-twice': object({ skill: Type.String(), first: PartId }),
-	'daily-missing': object({ drill: Id }),
+	'rung-skipped': object({
+		to: says(Label, 'Name of the rung'),
+		missing: says(Label, 'Name of the rung that should come before')
+	}),
+	'skill-twice': object({
+		skill: says(Type.String(), 'Id of the skill area'),
+		first: says(PartId, 'Id of the block that has it already')
+	}),
+	'daily-missing': object({ drill: says(Id, 'Id of the drill') }),
 	'setup-clash': object({
-		seconds: Type.Number(),
+		seconds: says(Type.Number(), 'Seconds that it takes to lay out'),
 		free: Type.Number({ description: 'Seconds' }),
-		first: PartId,
-		zone: Id
+		first: says(PartId, 'Id of the block that leaves the ground'),
+		zone: says(Id, 'Id of the zone')
 	})
 } satisfies Record<string, TSchema>;
 
@@ -102,34 +168,40 @@ export const Severity = Type.Enum(['stop', 'warn', 'hint']);
 /** Where a finding lies: ids, only those that apply. */
 export const Place = Type.Object(
 	{
-		period: Type.Optional(PartId),
-		block: Type.Optional(PartId),
-		player: Type.Optional(Id),
-		adult: Type.Optional(Id),
-		zone: Type.Optional(Id),
-		fromSecond: Type.Optional(Type.Number())
+		period: Type.Optional(says(PartId, 'Id of the period')),
+		block: Type.Optional(says(PartId, 'Id of the block')),
+		player: Type.Optional(says(Id, 'Id of the player')),
+		adult: Type.Optional(says(Id, 'Id of the adult')),
+		zone: Type.Optional(says(Id, 'Id of the zone')),
+		fromSecond: Type.Optional(says(Type.Number(), 'Second of the practice from which it is so'))
 	},
 	closed
 );
 
 /** Everything and everyone that a finding lies at, of what is told as one too; ids, each once. */
 export const Among = object({
-	blocks: Type.Array(PartId),
-	periods: Type.Array(PartId),
-	players: Type.Array(Id),
-	adults: Type.Array(Id)
+	blocks: says(Type.Array(PartId), 'Ids of blocks'),
+	periods: says(Type.Array(PartId), 'Ids of periods'),
+	players: says(Type.Array(Id), 'Ids of players'),
+	adults: says(Type.Array(Id), 'Ids of adults')
 });
 
 /** Something that does not work, as data: the words are made in `messages.ts`. */
 export const Finding = object({
-	code: Type.Enum(CODES),
-	severity: Severity,
-	at: Place,
+	code: says(Type.Enum(CODES), 'What is wrong; it says which `values` there are'),
+	severity: says(
+		Severity,
+		'How bad it is: `stop` must be fixed, `warn` hurts, `hint` could be better'
+	),
+	at: says(Place, 'Where it lies'),
 	/** Those of its code. */
-	values: Type.Union(Object.values<TSchema>(VALUES)),
-	among: Among,
+	values: says(
+		Type.Union(Object.values<TSchema>(VALUES)),
+		'The numbers and ids of it, by its code'
+	),
+	among: says(Among, 'All that it lies at, of what is told as one too'),
 	/** Edits that each mend it and break nothing else, the best first. */
-	fixes: Type.Array(Edit)
+	fixes: says(Type.Array(Edit), 'Edits that each fix it and break nothing else, the best first')
 });
 
 export type Severity = Static<typeof Severity>;

@@ -1,24 +1,27 @@
 import Type, { type Static } from 'typebox';
 import { badInput, dealByWeight, fail, ok, type Failure, type Outcome } from '../base';
-import { closed, Id } from '../model/fields';
+import { closed, Id, says } from '../model/fields';
 import { Rank } from '../model/practice';
 
 /** What `fit` takes: whole minutes. */
 export const FitInput = Type.Object(
 	{
-		minutes: Type.Number(),
-		periods: Type.Array(
-			Type.Object(
-				{
-					id: Id,
-					min: Type.Number(),
-					ideal: Type.Number(),
-					max: Type.Number(),
-					rank: Rank,
-					fixed: Type.Optional(Type.Boolean())
-				},
-				closed
-			)
+		minutes: says(Type.Number(), 'Minutes that there are, 0 to 600'),
+		periods: says(
+			Type.Array(
+				Type.Object(
+					{
+						id: says(Id, 'Id of the period'),
+						min: says(Type.Number(), 'Fewest whole minutes, 0 or more'),
+						ideal: says(Type.Number(), 'Best whole minutes, at least the fewest'),
+						max: says(Type.Number(), 'Most whole minutes, at least the best'),
+						rank: says(Rank, 'How much it matters when time is short'),
+						fixed: Type.Optional(says(Type.Boolean(), 'Whether it keeps its best minutes'))
+					},
+					closed
+				)
+			),
+			'The periods, in order'
 		)
 	},
 	closed
@@ -29,10 +32,13 @@ type FitPeriod = FitInput['periods'][number];
 /** What `fit` gives: minutes by period without the dropped ones, and what is left over. */
 export const FitOutput = Type.Object(
 	{
-		minutes: Type.Record(Type.String(), Type.Number()),
+		minutes: says(
+			Type.Record(Type.String(), Type.Number()),
+			'Minutes of each period that stays, by id'
+		),
 		/** Ids in the order of dropping. */
-		dropped: Type.Array(Id),
-		spare: Type.Number()
+		dropped: says(Type.Array(Id), 'Ids of periods that have no time'),
+		spare: says(Type.Number(), 'Minutes that no period can use')
 	},
 	closed
 );

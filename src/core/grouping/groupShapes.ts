@@ -1,13 +1,18 @@
 import Type, { type Static } from 'typebox';
-import { closed, Key } from '../model/fields';
+import { closed, Key, says } from '../model/fields';
 
 /** A player as grouping sees one; ratings run from 1 to 5, a missing one is left out of a mean. */
 export const Groupable = Type.Object(
 	{
-		id: Key,
-		unit: Type.Optional(Key),
-		ratings: Type.Optional(Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 }))),
-		roles: Type.Optional(Type.Array(Key))
+		id: says(Key, 'Id of the player'),
+		unit: Type.Optional(says(Key, 'Id of their unit')),
+		ratings: Type.Optional(
+			says(
+				Type.Record(Type.String(), Type.Number({ minimum: 1, maximum: 5 })),
+				'Ratings by skill, 1 to 5'
+			)
+		),
+		roles: Type.Optional(says(Type.Array(Key), 'Roles that they have, such as leader'))
 	},
 	closed
 );
@@ -18,24 +23,46 @@ export const GroupMode = Type.Enum(['even', 'tiers', 'unit', 'fresh']);
 /** What `group` takes: either `sizes` or `count`. */
 export const GroupInput = Type.Object(
 	{
-		players: Type.Array(Groupable),
-		sizes: Type.Optional(Type.Array(Type.Number())),
-		count: Type.Optional(Type.Number()),
-		mode: GroupMode,
-		together: Type.Optional(Type.Array(Type.Array(Key))),
-		apart: Type.Optional(Type.Array(Type.Array(Key))),
-		eachHas: Type.Optional(
-			Type.Array(
-				Type.Object(
-					{ role: Type.Optional(Key), unit: Type.Optional(Key), min: Type.Number() },
-					closed
-				)
+		players: says(Type.Array(Groupable), 'Who is to be grouped'),
+		sizes: Type.Optional(
+			says(
+				Type.Array(Type.Number()),
+				'Size of each group, together as many as there are players; or `count`'
 			)
 		),
-		pins: Type.Optional(Type.Record(Type.String(), Type.Number())),
-		met: Type.Optional(Type.Array(Type.Array(Type.Union([Key, Type.Number()])))),
-		seed: Type.Optional(Type.Number()),
-		secondsLimit: Type.Optional(Type.Number())
+		count: Type.Optional(says(Type.Number(), 'How many groups, as even as can be; or `sizes`')),
+		mode: says(GroupMode, 'What the groups are for'),
+		together: Type.Optional(says(Type.Array(Type.Array(Key)), 'Ids of players who go together')),
+		apart: Type.Optional(says(Type.Array(Type.Array(Key)), 'Pairs of ids who do not go together')),
+		eachHas: Type.Optional(
+			says(
+				Type.Array(
+					Type.Object(
+						{
+							role: Type.Optional(says(Key, 'A role')),
+							unit: Type.Optional(says(Key, 'Id of a unit')),
+							min: says(Type.Number(), 'How many of it, 0 or more')
+						},
+						closed
+					)
+				),
+				'What each group must have'
+			)
+		),
+		pins: Type.Optional(
+			says(
+				Type.Record(Type.String(), Type.Number()),
+				'Number of the group, from 0, by id of a player who stays in it'
+			)
+		),
+		met: Type.Optional(
+			says(
+				Type.Array(Type.Array(Type.Union([Key, Type.Number()]))),
+				'How often two have been together: their ids and the number'
+			)
+		),
+		seed: Type.Optional(says(Type.Number(), 'Another number gives other groups of the same worth')),
+		secondsLimit: Type.Optional(says(Type.Number(), 'Seconds that may be searched, over 0 to 600'))
 	},
 	closed
 );
@@ -44,13 +71,16 @@ export const GroupInput = Type.Object(
 export const GroupOutput = Type.Object(
 	{
 		/** Ids; `groups[i]` has `sizes[i]` of them. */
-		groups: Type.Array(Type.Array(Key)),
+		groups: says(Type.Array(Type.Array(Key)), 'Ids of players by group'),
 		/** By skill: the largest group mean less the smallest. */
-		spread: Type.Record(Type.String(), Type.Number()),
+		spread: says(
+			Type.Record(Type.String(), Type.Number()),
+			'Difference of the largest and the smallest group mean, by skill'
+		),
 		/** Times that members of a group have met before, summed over pairs. */
-		repeats: Type.Number(),
+		repeats: says(Type.Number(), 'Times that pairs of a group had been together before'),
 		/** What was made least, the first number first. */
-		score: Type.Array(Type.Number())
+		score: says(Type.Array(Type.Number()), 'How good it is, from the weightiest on; less is better')
 	},
 	closed
 );

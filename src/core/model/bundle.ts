@@ -1,20 +1,23 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from './drill';
-import { closed, Counts, Id } from './fields';
+import { closed, Counts, Id, says } from './fields';
 import { Practice } from './practice';
 import { Adult, Ground, Limits, Player, Season, Team } from './team';
 
 const surroundings = {
-	team: Team,
-	season: Season,
-	players: Type.Array(Player),
-	adults: Type.Array(Adult),
-	ground: Ground,
-	kit: Counts,
-	drills: Type.Array(Drill),
-	/** Drills that are archived: practices that have them keep them, the shelf does not. */
-	archived: Type.Optional(Type.Array(Id)),
-	limits: Type.Optional(Type.Partial(Limits, closed))
+	team: says(Team, 'The team'),
+	season: says(Season, 'The season that it belongs to'),
+	players: says(Type.Array(Player), 'Players of the team, as they are on that day'),
+	adults: says(Type.Array(Adult), 'Adults of the team, as they are on that day'),
+	ground: says(Ground, 'The ground that it is planned on'),
+	kit: says(Counts, 'What can be used of the kit, by name'),
+	drills: says(Type.Array(Drill), 'Drills that are at hand, those that it has among them'),
+	archived: Type.Optional(
+		says(Type.Array(Id), 'Ids of drills that are archived: practices keep them, the shelf does not')
+	),
+	limits: Type.Optional(
+		says(Type.Partial(Limits, closed), "Limits that differ from the application's")
+	)
 };
 
 /** All that a practice is built from: who and what is there. `kit` counts what can be used. */
@@ -22,7 +25,11 @@ export const Surroundings = Type.Object(surroundings, closed);
 
 /** A practice with its surroundings in one file: the input of `check`. */
 export const Bundle = Type.Object(
-	{ format: Type.Literal('fieldplan/bundle@1'), practice: Practice, ...surroundings },
+	{
+		format: Type.Literal('fieldplan/bundle@1'),
+		practice: says(Practice, 'The practice'),
+		...surroundings
+	},
 	closed
 );
 

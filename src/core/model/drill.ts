@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { byKey, closed, Id, Key, Name, Point, SkillId, Text } from './fields';
+import { byKey, closed, Id, Key, Name, Point, SkillId, Text, says } from './fields';
 
 export const Role = Type.Enum(['worker', 'opponent', 'feeder', 'helper']);
 export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
@@ -7,144 +7,337 @@ export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
 /** A place in a drill with a job: who stands there, how many, from which line. */
 export const Spot = Type.Object(
 	{
-		id: Key,
-		role: Role,
-		count: Type.Number(),
-		upTo: Type.Optional(Type.Number()),
-		line: Type.Optional(Type.Boolean()),
-		by: Type.Optional(SpotHolder),
-		unit: Type.Optional(Key),
-		joinsAtSeconds: Type.Optional(Type.Number()),
-		repsPerTurn: Type.Optional(Type.Number()),
-		job: Type.Optional(Text),
-		x: Type.Optional(Type.Number()),
-		y: Type.Optional(Type.Number())
+		id: says(Key, 'Its name, the same in moves, ways and cues'),
+		role: says(
+			Role,
+			'What is done there: `worker` the turn is for, `opponent` works against them, `feeder` starts it, `helper` serves'
+		),
+		count: says(Type.Number(), 'Players who stand at it in a turn, 1 to 50'),
+		upTo: Type.Optional(
+			says(
+				Type.Number(),
+				'The most who may stand at it, at least `count`: it keeps a line of its own and takes who is there'
+			)
+		),
+		line: Type.Optional(
+			says(Type.Boolean(), 'Whether those who wait stand in a line of its own here')
+		),
+		by: Type.Optional(says(SpotHolder, 'Who may hold it; players where it is not said')),
+		unit: Type.Optional(
+			says(Key, 'Id of the only unit whose players hold it; anybody where it is not said')
+		),
+		joinsAtSeconds: Type.Optional(
+			says(
+				Type.Number(),
+				'Seconds of a turn after which they come in, under `workSeconds`; 0 where it is not said'
+			)
+		),
+		repsPerTurn: Type.Optional(
+			says(
+				Type.Number(),
+				'Turns that are counted for one turn here, 0 or more; 1 where it is not said'
+			)
+		),
+		job: Type.Optional(says(Text, 'What whoever stands here does, in a sentence')),
+		x: Type.Optional(
+			says(Type.Number(), 'Metres from the near left corner of its copy, along the length')
+		),
+		y: Type.Optional(says(Type.Number(), 'Metres from the near left corner of its copy, across'))
 	},
 	closed
 );
 
 const Turn = Type.Object(
 	{
-		workSeconds: Type.Number(),
-		headwaySeconds: Type.Number(),
-		shortSeconds: Type.Optional(Type.Number()),
-		longSeconds: Type.Optional(Type.Number())
+		workSeconds: says(Type.Number(), 'Seconds that a turn lasts, 0.5 to 3600'),
+		headwaySeconds: says(
+			Type.Number(),
+			'Seconds from the start of a turn to the start of the next, 0.5 to 3600'
+		),
+		shortSeconds: Type.Optional(says(Type.Number(), 'Seconds of a short turn, where they differ')),
+		longSeconds: Type.Optional(says(Type.Number(), 'Seconds of a long turn, where they differ'))
 	},
 	closed
 );
 
 const Rotation = Type.Object(
 	{
-		moves: byKey(Key, Key),
-		everyTurns: Type.Optional(Type.Number()),
-		everySeconds: Type.Optional(Type.Number())
+		moves: says(
+			byKey(Key, Key),
+			'The spot that the players of a spot go to, by spot; who is not in it stays'
+		),
+		everyTurns: Type.Optional(
+			says(Type.Number(), 'Turns after which they move on, 1 or more; 1 where it is not said')
+		),
+		everySeconds: Type.Optional(
+			says(Type.Number(), 'Seconds after which they move on, over 0, instead of turns')
+		)
 	},
 	closed
 );
 
 const Path = Type.Object(
 	{
-		from: Type.Union([Key, Point]),
-		to: Type.Union([Key, Point]),
-		kind: Type.Enum(['flight', 'run', 'carry']),
-		step: Type.Optional(Type.Number())
+		from: says(Type.Union([Key, Point]), 'Where it begins: a spot, or a point in metres'),
+		to: says(Type.Union([Key, Point]), 'Where it ends: a spot, or a point in metres'),
+		kind: says(
+			Type.Enum(['flight', 'run', 'carry']),
+			'What goes along it: the ball in `flight`, a player on the `run`, a player who `carry`s the ball'
+		),
+		step: Type.Optional(
+			says(Type.Number(), 'Its place in the order of a turn, from 1; 1 where it is not said')
+		)
 	},
 	closed
 );
 
 const Success = Type.Object(
 	{
-		counts: Text,
-		judge: Type.Enum(['outcome', 'decision', 'form', 'talk', 'effort']),
-		by: Type.Optional(Type.Enum(['worker', 'opponent'])),
-		window: Type.Optional(
-			Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { minItems: 2, maxItems: 2 })
+		counts: says(Text, 'What a watcher counts as clean'),
+		judge: says(
+			Type.Enum(['outcome', 'decision', 'form', 'talk', 'effort']),
+			'What it is judged by'
 		),
-		ignores: Type.Optional(Type.Array(Text))
+		by: Type.Optional(
+			says(Type.Enum(['worker', 'opponent']), 'Whose it is; of all where it is not said')
+		),
+		window: Type.Optional(
+			says(
+				Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { minItems: 2, maxItems: 2 }),
+				'The least and the most share of clean turns that suits, 0 to 1'
+			)
+		),
+		ignores: Type.Optional(
+			says(Type.Array(Text), 'What is not counted, so that nobody coaches it now')
+		)
 	},
 	closed
 );
 
 /** The fields that a rung may replace as a whole. */
 const changeable = {
-	summary: Text,
-	family: Type.Optional(Name),
-	ages: Type.Optional(Type.Object({ from: Type.Number(), to: Type.Number() }, closed)),
-	skills: Type.Array(
+	summary: says(Text, 'What happens, in a sentence'),
+	family: Type.Optional(
+		says(Name, 'Drills of one family take turns: one of them in a practice is enough')
+	),
+	ages: Type.Optional(
+		says(
+			Type.Object(
+				{
+					from: says(Type.Number(), 'Youngest, in years'),
+					to: says(Type.Number(), 'Oldest, in years')
+				},
+				closed
+			),
+			'Ages that it suits, in years'
+		)
+	),
+	skills: says(
+		Type.Array(
+			Type.Object(
+				{
+					skill: says(SkillId, 'An area of skill of the team, or a stage of it'),
+					share: says(
+						Type.Number({ minimum: 0, maximum: 1 }),
+						'Share of its time that the skill gets, 0 to 1; together 1 at most'
+					),
+					focus: says(
+						Type.Enum(['main', 'second']),
+						'Whether it is a main skill of the drill or a second one'
+					)
+				},
+				closed
+			)
+		),
+		'What it trains'
+	),
+	group: says(
 		Type.Object(
 			{
-				skill: SkillId,
-				share: Type.Number({ minimum: 0, maximum: 1 }),
-				focus: Type.Enum(['main', 'second'])
+				min: says(Type.Number(), 'Fewest, 1 or more'),
+				ideal: says(Type.Number(), 'Best, from the fewest to the most'),
+				max: says(Type.Number(), 'Most, at least the best')
 			},
 			closed
-		)
+		),
+		'Players of one copy'
 	),
-	group: Type.Object({ min: Type.Number(), ideal: Type.Number(), max: Type.Number() }, closed),
-	spots: Type.Array(Spot),
-	turn: Turn,
-	rotation: Rotation,
+	spots: says(Type.Array(Spot), 'Where players stand, and what for'),
+	turn: says(Turn, 'How long turns take'),
+	rotation: says(Rotation, 'Who goes where after a turn'),
 	sides: Type.Optional(
-		Type.Object({ names: Type.Array(Name), everyTurns: Type.Optional(Type.Number()) }, closed)
-	),
-	paths: Type.Optional(Type.Array(Path)),
-	ground: Type.Object(
-		{
-			length: Type.Number({ exclusiveMinimum: 0 }),
-			width: Type.Number({ exclusiveMinimum: 0 }),
-			perPlayer: Type.Optional(Type.Number({ minimum: 0 }))
-		},
-		closed
-	),
-	fixtures: Type.Optional(Type.Array(Type.Object({ item: Key, count: Type.Number() }, closed))),
-	kit: Type.Array(
-		Type.Object(
-			{ item: Key, count: Type.Number({ minimum: 0 }), per: Type.Enum(['copy', 'player']) },
-			closed
+		says(
+			Type.Object(
+				{
+					names: says(Type.Array(Name), 'Their names, such as left and right'),
+					everyTurns: Type.Optional(
+						says(Type.Number(), 'Turns after which the side changes, 1 or more')
+					)
+				},
+				closed
+			),
+			'Sides on which it is done in turn'
 		)
+	),
+	paths: Type.Optional(says(Type.Array(Path), 'Ways of players and of the ball in a turn')),
+	ground: says(
+		Type.Object(
+			{
+				length: says(Type.Number({ exclusiveMinimum: 0 }), 'Metres from left to right, over 0'),
+				width: says(Type.Number({ exclusiveMinimum: 0 }), 'Metres from top to bottom, over 0'),
+				perPlayer: Type.Optional(
+					says(Type.Number({ minimum: 0 }), 'Square metres that each player needs at least')
+				)
+			},
+			closed
+		),
+		'Ground of one copy'
+	),
+	fixtures: Type.Optional(
+		says(
+			Type.Array(
+				Type.Object(
+					{
+						item: says(Key, 'Its name, one of it'),
+						count: says(Type.Number(), 'How many, 1 or more')
+					},
+					closed
+				)
+			),
+			'What must stand in the zone for each copy'
+		)
+	),
+	kit: says(
+		Type.Array(
+			Type.Object(
+				{
+					item: says(Key, 'Its name, one of it'),
+					count: says(Type.Number({ minimum: 0 }), 'How many, 0 or more'),
+					per: says(Type.Enum(['copy', 'player']), 'Whether for each copy or for each player')
+				},
+				closed
+			)
+		),
+		'What is carried to it'
 	),
 	setup: Type.Optional(
-		Type.Object(
-			{
-				seconds: Type.Number({ minimum: 0 }),
-				adults: Type.Optional(Type.Number({ minimum: 0 }))
-			},
-			closed
+		says(
+			Type.Object(
+				{
+					seconds: says(Type.Number({ minimum: 0 }), 'Seconds that it takes'),
+					adults: Type.Optional(
+						says(Type.Number({ minimum: 0 }), 'Adults who do it; 1 where it is not said')
+					)
+				},
+				closed
+			),
+			'Laying it out'
 		)
 	),
-	explainSeconds: Type.Optional(Type.Number({ minimum: 0, maximum: 3600 })),
-	coaches: Type.Object(
-		{ min: Type.Number({ minimum: 0 }), ideal: Type.Number({ minimum: 0 }) },
-		closed
+	explainSeconds: Type.Optional(
+		says(
+			Type.Number({ minimum: 0, maximum: 3600 }),
+			'Seconds that it takes to explain; nobody works meanwhile'
+		)
 	),
-	contact: Type.Integer({ minimum: 0, maximum: 4 }),
-	effort: Type.Number({ minimum: 1, maximum: 10 }),
-	live: Type.Optional(Type.Boolean()),
+	coaches: says(
+		Type.Object(
+			{
+				min: says(Type.Number({ minimum: 0 }), 'Fewest that it can be run with'),
+				ideal: says(Type.Number({ minimum: 0 }), 'Best')
+			},
+			closed
+		),
+		'Adults of one copy'
+	),
+	contact: says(
+		Type.Integer({ minimum: 0, maximum: 4 }),
+		'How much contact it has: 0 none, 4 full'
+	),
+	effort: says(Type.Number({ minimum: 1, maximum: 10 }), 'How hard it is: 1 easy, 10 all out'),
+	live: Type.Optional(
+		says(Type.Boolean(), 'Whether it is live play, in which a second pair of eyes helps')
+	),
 	hazards: Type.Optional(
-		Type.Object(
-			{
-				swing: Type.Optional(Type.Number({ minimum: 0 })),
-				flight: Type.Optional(Type.Number({ minimum: 0 })),
-				looksUp: Type.Optional(Type.Boolean())
-			},
-			closed
+		says(
+			Type.Object(
+				{
+					swing: Type.Optional(
+						says(Type.Number({ minimum: 0 }), 'Metres to be kept clear of a swing')
+					),
+					flight: Type.Optional(
+						says(Type.Number({ minimum: 0 }), 'Metres to be kept clear where balls fly')
+					),
+					looksUp: Type.Optional(says(Type.Boolean(), 'Whether players look up into the sky'))
+				},
+				closed
+			),
+			'What makes it dangerous to others'
 		)
 	),
-	partners: Type.Optional(Type.Enum(['like', 'unlike', 'any'])),
+	partners: Type.Optional(
+		says(
+			Type.Enum(['like', 'unlike', 'any']),
+			'Whether partners are of like or unlike strength; as they come where it is not said'
+		)
+	),
 	needsRole: Type.Optional(
-		Type.Array(Type.Object({ role: Key, count: Type.Number({ minimum: 0 }) }, closed))
+		says(
+			Type.Array(
+				Type.Object(
+					{
+						role: says(Key, 'Id of a unit'),
+						count: says(Type.Number({ minimum: 0 }), 'How many of it, 0 or more')
+					},
+					closed
+				)
+			),
+			'Roles that each copy must have'
+		)
 	),
-	restByDesign: Type.Optional(Type.Boolean()),
-	frequency: Type.Enum(['daily', 'regular', 'vary']),
-	cues: Type.Array(Type.Object({ say: Text, spot: Type.Optional(Key) }, closed)),
+	restByDesign: Type.Optional(
+		says(Type.Boolean(), 'Whether players rest in it on purpose: waiting is no fault then')
+	),
+	frequency: says(
+		Type.Enum(['daily', 'regular', 'vary']),
+		'How often it is wanted: in each practice, regularly, or now and then'
+	),
+	cues: says(
+		Type.Array(
+			Type.Object(
+				{
+					say: says(Text, 'The words, few'),
+					spot: Type.Optional(
+						says(Key, 'The spot that they are for; everyone where it is not said')
+					)
+				},
+				closed
+			)
+		),
+		'What is said while it runs'
+	),
 	faults: Type.Optional(
-		Type.Array(Type.Object({ seen: Text, say: Text, rung: Type.Optional(Key) }, closed))
+		says(
+			Type.Array(
+				Type.Object(
+					{
+						seen: says(Text, 'What is seen'),
+						say: says(Text, 'What to say then'),
+						rung: Type.Optional(says(Key, 'Id of the rung that helps'))
+					},
+					closed
+				)
+			),
+			'What goes wrong, and what helps'
+		)
 	),
-	calls: Type.Optional(Type.Array(Text)),
-	prompts: Type.Optional(Type.Array(Text)),
-	praise: Type.Optional(Type.Array(Text)),
-	cautions: Type.Array(Text),
-	success: Type.Optional(Success)
+	calls: Type.Optional(says(Type.Array(Text), 'What players call to each other')),
+	prompts: Type.Optional(
+		says(Type.Array(Text), 'What is called out at random, to be answered by what they do')
+	),
+	praise: Type.Optional(says(Type.Array(Text), 'What deserves praise')),
+	cautions: says(Type.Array(Text), 'What to look after so that nobody is hurt'),
+	success: Type.Optional(says(Success, 'What counts'))
 };
 
 export const RungChange = Type.Partial(Type.Object(changeable), closed);
@@ -152,25 +345,30 @@ export const RungChange = Type.Partial(Type.Object(changeable), closed);
 /** A step of a drill's ladder: what changes, and the fields that it replaces. */
 export const Rung = Type.Object(
 	{
-		id: Key,
-		name: Name,
-		change: Text,
-		lever: Type.Enum([
-			'opponents',
-			'ground',
-			'pace',
-			'distance',
-			'side',
-			'touches',
-			'target',
-			'implement',
-			'fatigue',
-			'start',
-			'score',
-			'form'
-		]),
-		needs: Type.Optional(Type.Array(Key)),
-		set: Type.Optional(RungChange)
+		id: says(Key, 'Its id within the drill'),
+		name: says(Name, 'Its name'),
+		change: says(Text, 'What changes, as players hear it'),
+		lever: says(
+			Type.Enum([
+				'opponents',
+				'ground',
+				'pace',
+				'distance',
+				'side',
+				'touches',
+				'target',
+				'implement',
+				'fatigue',
+				'start',
+				'score',
+				'form'
+			]),
+			'What the change works on'
+		),
+		needs: Type.Optional(says(Type.Array(Key), 'Ids of rungs that come before it')),
+		set: Type.Optional(
+			says(RungChange, 'The fields of the drill that it replaces, each as a whole')
+		)
 	},
 	closed
 );
@@ -179,12 +377,14 @@ export const Rung = Type.Object(
 export const Drill = Type.Object(
 	{
 		format: Type.Literal('fieldplan/drill@1'),
-		id: Id,
-		revision: Type.Optional(Type.Integer({ minimum: 1 })),
-		name: Name,
-		sports: Type.Array(Id),
+		id: says(Id, 'Its id on the shelf of a team'),
+		revision: Type.Optional(
+			says(Type.Integer({ minimum: 1 }), 'Number of this revision, from 1; 1 where it is not said')
+		),
+		name: says(Name, 'Its name'),
+		sports: says(Type.Array(Id), 'Ids of the sports that it is for; `any` for all'),
 		...changeable,
-		rungs: Type.Array(Rung)
+		rungs: says(Type.Array(Rung), 'Its ladder, from the easiest on')
 	},
 	closed
 );

@@ -1,5 +1,5 @@
 import Type, { type Static, type TSchema } from 'typebox';
-import { closed, Day, Id, Key, Name, PartId, SkillId, Text } from './fields';
+import { closed, Day, Id, Key, Name, PartId, SkillId, Text, says } from './fields';
 import { Practice } from './practice';
 import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Season, Team } from './team';
 
@@ -9,33 +9,61 @@ export const ExportHead = Type.Object({ format: Type.Literal('fieldplan/export@1
 /** A person with all that was ever said of them, dated. */
 export const ExportPerson = Type.Object(
 	{
-		id: Id,
-		kind: Type.Enum(['player', 'adult']),
-		name: Name,
-		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
-		usuallyLate: Type.Optional(Type.Boolean()),
-		role: Type.Optional(Name),
-		leads: Type.Optional(Type.Array(Id)),
-		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
-		positions: Type.Optional(Type.Array(Id)),
-		restrictions: Type.Optional(Type.Array(Restriction)),
-		birthYear: Type.Optional(BirthYear),
-		leadsWell: Type.Optional(Type.Boolean()),
-		note: Type.Optional(Text),
-		skills: Type.Optional(Type.Array(Id)),
-		ages: Type.Optional(Ages),
-		/** Null from the day on that the player is of no unit any more. */
-		units: Type.Array(Type.Object({ since: Day, unit: Type.Union([Id, Type.Null()]) }, closed)),
-		/** Null from the day on that the player is not rated any more. */
-		ratings: Type.Array(
-			Type.Object(
-				{
-					since: Day,
-					skill: Id,
-					rating: Type.Union([Type.Number({ minimum: 1, maximum: 5 }), Type.Null()])
-				},
-				closed
+		id: says(Id, 'Id of the person'),
+		kind: says(Type.Enum(['player', 'adult']), 'Whether a player or an adult'),
+		name: says(Name, 'Name'),
+		number: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 999 }), 'Number on the shirt, 0 to 999')
+		),
+		usuallyLate: Type.Optional(says(Type.Boolean(), 'Whether they usually come late')),
+		role: Type.Optional(says(Name, 'What an adult does')),
+		leads: Type.Optional(says(Type.Array(Id), 'Ids of units that an adult looks after')),
+		days: Type.Optional(
+			says(
+				Type.Array(Type.Integer({ minimum: 1, maximum: 7 })),
+				'Weekdays on which an adult usually comes, Monday 1 to Sunday 7'
 			)
+		),
+		positions: Type.Optional(
+			says(Type.Array(Id), 'Ids of positions that a player plays, best first')
+		),
+		restrictions: Type.Optional(
+			says(Type.Array(Restriction), 'What practitioners keep a player out of')
+		),
+		birthYear: Type.Optional(says(BirthYear, 'Year of birth')),
+		leadsWell: Type.Optional(says(Type.Boolean(), 'Whether a player leads a group well')),
+		note: Type.Optional(says(Text, 'What coaches should know')),
+		skills: Type.Optional(says(Type.Array(Id), 'Ids of skill areas that an adult can lead')),
+		ages: Type.Optional(says(Ages, 'Ages of players that an adult may have in charge, in years')),
+		/** Null from the day on that the player is of no unit any more. */
+		units: says(
+			Type.Array(
+				Type.Object(
+					{
+						since: says(Day, 'First day that it holds'),
+						unit: says(Type.Union([Id, Type.Null()]), 'Id of the unit; none where null')
+					},
+					closed
+				)
+			),
+			'Units of a player, from the day each holds'
+		),
+		/** Null from the day on that the player is not rated any more. */
+		ratings: says(
+			Type.Array(
+				Type.Object(
+					{
+						since: says(Day, 'First day that it holds'),
+						skill: says(Id, 'Id of the skill area'),
+						rating: says(
+							Type.Union([Type.Number({ minimum: 1, maximum: 5 }), Type.Null()]),
+							'1 to 5; none any more where null'
+						)
+					},
+					closed
+				)
+			),
+			'Ratings of a player, from the day each holds'
 		)
 	},
 	closed
@@ -43,29 +71,50 @@ export const ExportPerson = Type.Object(
 
 /** Values, each from a day on. */
 const from = <Value extends TSchema>(value: Value) =>
-	Type.Array(Type.Object({ since: Day, value }, closed), { maxItems: 1000 });
+	Type.Array(
+		Type.Object(
+			{ since: says(Day, 'First day that it holds'), value: says(value, 'What held') },
+			closed
+		),
+		{
+			maxItems: 1000
+		}
+	);
 
 /** `teams/ID/team.json`: who and what there is. */
 export const ExportTeam = Type.Object(
 	{
 		format: Type.Literal('fieldplan/team@1'),
-		team: Team,
-		seasons: Type.Array(Season, { minItems: 1 }),
-		people: Type.Array(ExportPerson, { maxItems: 2000 }),
+		team: says(Team, 'The team'),
+		seasons: says(Type.Array(Season, { minItems: 1 }), 'Its seasons'),
+		people: says(Type.Array(ExportPerson, { maxItems: 2000 }), 'Players and adults'),
 		/** Ids of people who were removed: practices keep a place for them, without a name. */
-		gone: Type.Optional(Type.Array(Id, { maxItems: 5000 })),
-		grounds: Type.Array(Ground, { minItems: 1 }),
+		gone: Type.Optional(
+			says(
+				Type.Array(Id, { maxItems: 5000 }),
+				'Ids of people who were removed: practices keep their places'
+			)
+		),
+		grounds: says(Type.Array(Ground, { minItems: 1 }), 'Its grounds, the usual one first'),
 		/** What the team had at first. */
-		kit: Type.Array(KitItem),
+		kit: says(Type.Array(KitItem), 'What it carries now'),
 		/** What it had from later days on, in order of time. */
-		kitFrom: Type.Optional(from(Type.Array(KitItem))),
+		kitFrom: Type.Optional(
+			says(from(Type.Array(KitItem)), 'What it carried before, from the day each list held')
+		),
 		/** What it set itself of the limits at first: from the day `limitsSince` on, or always. */
-		limits: Type.Optional(Type.Partial(Limits, closed)),
-		limitsSince: Type.Optional(Day),
+		limits: Type.Optional(
+			says(Type.Partial(Limits, closed), "Limits that differ from the application's now")
+		),
+		limitsSince: Type.Optional(says(Day, 'First day that they hold')),
 		/** What it set from later days on, in order of time. */
-		limitsFrom: Type.Optional(from(Type.Partial(Limits, closed))),
+		limitsFrom: Type.Optional(
+			says(from(Type.Partial(Limits, closed)), 'Limits before, from the day each held')
+		),
 		/** Ids of drills that are archived. */
-		archivedDrills: Type.Optional(Type.Array(Id, { maxItems: 10_000 }))
+		archivedDrills: Type.Optional(
+			says(Type.Array(Id, { maxItems: 10_000 }), 'Ids of drills that are not on the shelf any more')
+		)
 	},
 	closed
 );
@@ -78,13 +127,18 @@ export type PracticeState = Static<typeof PracticeState>;
 export const ExportPractice = Type.Object(
 	{
 		format: Type.Literal('fieldplan/stored-practice@1'),
-		revision: Type.Integer({ minimum: 1 }),
-		archived: Type.Boolean(),
+		revision: says(Type.Integer({ minimum: 1 }), 'How often it was changed, from 1'),
+		archived: says(Type.Boolean(), 'Whether it is out of the list'),
 		/** Where it is not said, `held` says it. */
-		state: Type.Optional(PracticeState),
+		state: Type.Optional(
+			says(
+				PracticeState,
+				'Whether it is planned, was held or is cancelled; where it is not said, `held` says it'
+			)
+		),
 		/** Of older files; where it is not said either, a practice was held if it has rows of what was done. */
-		held: Type.Optional(Type.Boolean()),
-		practice: Practice
+		held: Type.Optional(says(Type.Boolean(), 'Whether it was held')),
+		practice: says(Practice, 'The practice')
 	},
 	closed
 );
@@ -93,27 +147,42 @@ export const ExportPractice = Type.Object(
 export const ExportLedger = Type.Object(
 	{
 		format: Type.Literal('fieldplan/ledger@1'),
-		rows: Type.Array(
-			Type.Object(
-				{
-					practice: Id,
-					period: PartId,
-					block: PartId,
-					drill: Id,
-					revision: Type.Integer({ minimum: 1 }),
-					rung: Type.Union([Key, Type.Null()]),
-					player: Id,
-					unit: Type.Union([Id, Type.Null()]),
-					date: Day,
-					skill: SkillId,
-					focus: Type.Enum(['main', 'second']),
-					seconds: Type.Number({ minimum: 0 }),
-					activeSeconds: Type.Number({ minimum: 0 }),
-					turns: Type.Number({ minimum: 0 }),
-					state: Type.Enum(['planned', 'done'])
-				},
-				closed
-			)
+		rows: says(
+			Type.Array(
+				Type.Object(
+					{
+						practice: says(Id, 'Id of the practice'),
+						period: says(PartId, 'Id of the period'),
+						block: says(PartId, 'Id of the block'),
+						drill: says(Id, 'Id of the drill'),
+						revision: says(Type.Integer({ minimum: 1 }), 'Its revision, from 1'),
+						rung: says(
+							Type.Union([Key, Type.Null()]),
+							'Id of the rung; the drill itself where null'
+						),
+						player: says(Id, 'Id of the player'),
+						unit: says(Type.Union([Id, Type.Null()]), 'Id of the unit that they were in'),
+						date: says(Day, 'Day of the practice'),
+						skill: says(SkillId, 'The skill, or the stage of it'),
+						focus: says(
+							Type.Enum(['main', 'second']),
+							'Whether it was a main skill of the drill or a second one'
+						),
+						seconds: says(
+							Type.Number({ minimum: 0 }),
+							'Seconds of the block that belong to the skill'
+						),
+						activeSeconds: says(
+							Type.Number({ minimum: 0 }),
+							'Seconds of them in which they worked'
+						),
+						turns: says(Type.Number({ minimum: 0 }), 'Turns that belong to the skill'),
+						state: says(Type.Enum(['planned', 'done']), 'Whether it is planned or was done')
+					},
+					closed
+				)
+			),
+			'What every player was given, by practice, block and skill'
 		)
 	},
 	closed

@@ -1,12 +1,18 @@
 import Type, { type Static } from 'typebox';
-import { byKey, Clock, closed, Day, Id, Key, Minutes, Name, PartId, Text } from './fields';
+import { byKey, Clock, closed, Day, Id, Key, Minutes, Name, PartId, Text, says } from './fields';
 import { MOST_PLAYERS } from './squad';
 
 /** How much a period matters when time is short. */
 export const Rank = Type.Enum(['must', 'should', 'could']);
 
 /** A step of a climb: a rung of the drill, itself where none is named, and the minutes on it. */
-export const ClimbStep = Type.Object({ rung: Type.Optional(Key), minutes: Type.Number() }, closed);
+export const ClimbStep = Type.Object(
+	{
+		rung: Type.Optional(says(Key, 'Id of the rung; the drill itself where it is not said')),
+		minutes: says(Type.Number(), 'Minutes on it, over 0')
+	},
+	closed
+);
 
 /** How much a practice may hold of each: far more than a ground does, and still played in good time. */
 const MOST = {
@@ -31,7 +37,10 @@ export const Climb = Type.Array(
 	Type.Object(
 		{
 			...ClimbStep.properties,
-			minutes: Type.Number({ exclusiveMinimum: 0, maximum: 600 })
+			minutes: says(
+				Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
+				'Minutes on it, over 0; weights where the block is stretched'
+			)
 		},
 		closed
 	),
@@ -55,12 +64,12 @@ export const PeriodKind = Type.Enum([
 /** One running copy of a drill: where, who beside the group named, which adults. */
 export const Copy = Type.Object(
 	{
-		id: PartId,
-		zoneId: Id,
+		id: says(PartId, 'Its id within the practice'),
+		zoneId: says(Id, 'Id of the zone that it runs in'),
 		/** The players are those of this group of the period, and `players` beside them. */
-		group: Type.Optional(PartId),
-		players: Players,
-		adults: Adults
+		group: Type.Optional(says(PartId, 'Id of the group of the period whose players run it')),
+		players: says(Players, 'Ids of players who run it, beside those of the group'),
+		adults: says(Adults, 'Ids of the adults who stand with it')
 	},
 	closed
 );
@@ -68,10 +77,25 @@ export const Copy = Type.Object(
 /** Who plays where in each shift of a game; `at` is by `team:index` of the positions. */
 export const GamePlan = Type.Object(
 	{
-		positions: Type.Array(Id, { maxItems: MOST.places }),
-		shifts: Type.Array(Type.Object({ at: byKey(Key, Id), sit: Players }, closed), {
-			maxItems: MOST.shifts
-		})
+		positions: says(
+			Type.Array(Id, { maxItems: MOST.places }),
+			'Ids of the positions of one team, one for each place'
+		),
+		shifts: says(
+			Type.Array(
+				Type.Object(
+					{
+						at: says(byKey(Key, Id), 'Ids of players by `team:index` of the positions'),
+						sit: says(Players, 'Ids of players who sit')
+					},
+					closed
+				),
+				{
+					maxItems: MOST.shifts
+				}
+			),
+			'The shifts one after another'
+		)
 	},
 	closed
 );
@@ -79,19 +103,35 @@ export const GamePlan = Type.Object(
 /** A drill in a period: its rungs one after another, its copies, who leads and who watches. */
 export const Block = Type.Object(
 	{
-		id: PartId,
-		drill: Type.Optional(Type.Object({ id: Id, revision: Type.Integer({ minimum: 1 }) }, closed)),
-		climb: Climb,
-		minutes: Minutes,
-		copies: Type.Array(Copy, { maxItems: MOST.copies }),
-		lead: Type.Optional(Id),
-		eyes: Type.Optional(Id),
-		voice: Type.Optional(Type.Enum(['coach', 'players'])),
-		stopShare: Type.Number({ minimum: 0, maximum: 0.9 }),
-		side: Type.Optional(Name),
-		lineup: Type.Optional(GamePlan),
-		note: Type.Optional(Text),
-		why: Type.Optional(Text)
+		id: says(PartId, 'Its id within the practice'),
+		drill: Type.Optional(
+			says(
+				Type.Object(
+					{
+						id: says(Id, 'Id of the drill'),
+						revision: says(Type.Integer({ minimum: 1 }), 'Its revision, from 1')
+					},
+					closed
+				),
+				'What is run; nothing yet where it is not said'
+			)
+		),
+		climb: says(Climb, 'The rungs that it is run on, one after another'),
+		minutes: says(Minutes, 'Minutes that it lasts'),
+		copies: says(Type.Array(Copy, { maxItems: MOST.copies }), 'The copies that run side by side'),
+		lead: Type.Optional(says(Id, 'Id of the adult who leads it')),
+		eyes: Type.Optional(says(Id, 'Id of another adult who watches it')),
+		voice: Type.Optional(
+			says(Type.Enum(['coach', 'players']), 'Who talks: the coach, or the players among themselves')
+		),
+		stopShare: says(
+			Type.Number({ minimum: 0, maximum: 0.9 }),
+			'Share of its time that it is stopped to talk, 0 to 0.9'
+		),
+		side: Type.Optional(says(Name, 'The side on which it is done, where the drill has any')),
+		lineup: Type.Optional(says(GamePlan, 'Who plays where in which shift of a game')),
+		note: Type.Optional(says(Text, 'A note of the coach')),
+		why: Type.Optional(says(Text, 'Why it is here'))
 	},
 	closed
 );
@@ -99,10 +139,10 @@ export const Block = Type.Object(
 /** Blocks one after another on the same zones. In a station period a lane is a station. */
 export const Lane = Type.Object(
 	{
-		id: PartId,
-		zoneIds: Type.Array(Id, { maxItems: MOST.copies }),
-		unit: Type.Optional(Id),
-		blocks: Type.Array(Block, { maxItems: MOST.blocks })
+		id: says(PartId, 'Its id within the practice'),
+		zoneIds: says(Type.Array(Id, { maxItems: MOST.copies }), 'Ids of the zones that it uses'),
+		unit: Type.Optional(says(Id, 'Id of the unit that works in it; everyone where it is not said')),
+		blocks: says(Type.Array(Block, { maxItems: MOST.blocks }), 'Its blocks one after another')
 	},
 	closed
 );
@@ -110,10 +150,10 @@ export const Lane = Type.Object(
 /** Players who go through a period together, told apart by a bib. */
 export const Group = Type.Object(
 	{
-		id: PartId,
-		bib: Type.Integer({ minimum: 0, maximum: 7 }),
-		players: Players,
-		leader: Type.Optional(Id)
+		id: says(PartId, 'Its id within the practice'),
+		bib: says(Type.Integer({ minimum: 0, maximum: 7 }), 'Number of its bib, 0 to 7'),
+		players: says(Players, 'Ids of its players'),
+		leader: Type.Optional(says(Id, 'Id of the player who leads it'))
 	},
 	closed
 );
@@ -124,22 +164,35 @@ export const Slot = byKey(PartId, Type.Array(PartId, { maxItems: MOST.groups }))
 /** A stretch of the practice in which everyone does something side by side. */
 export const Period = Type.Object(
 	{
-		id: PartId,
-		name: Name,
-		kind: PeriodKind,
-		rank: Rank,
-		min: Minutes,
-		ideal: Minutes,
-		max: Minutes,
-		minutes: Minutes,
-		locked: Type.Optional(Type.Boolean()),
-		groups: Type.Optional(Type.Array(Group, { maxItems: MOST.groups })),
-		slots: Type.Optional(Type.Array(Slot, { maxItems: MOST.slots })),
-		moveSeconds: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
-		adultsMove: Type.Optional(Type.Enum(['stay', 'travel'])),
+		id: says(PartId, 'Its id within the practice'),
+		name: says(Name, 'Its name'),
+		kind: says(PeriodKind, 'What it is for'),
+		rank: says(Rank, 'How much it matters when time is short'),
+		min: says(Minutes, 'Fewest minutes that make sense'),
+		ideal: says(Minutes, 'Best minutes'),
+		max: says(Minutes, 'Most minutes that make sense'),
+		minutes: says(Minutes, 'Minutes that it has'),
+		locked: Type.Optional(
+			says(Type.Boolean(), 'Whether it keeps its minutes when the practice is fitted')
+		),
+		groups: Type.Optional(
+			says(Type.Array(Group, { maxItems: MOST.groups }), 'Groups that go through it together')
+		),
+		slots: Type.Optional(
+			says(Type.Array(Slot, { maxItems: MOST.slots }), 'Who is at which station in each slot')
+		),
+		moveSeconds: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 600 }), 'Seconds to change stations')
+		),
+		adultsMove: Type.Optional(
+			says(
+				Type.Enum(['stay', 'travel']),
+				'Whether adults stay at their station or travel with a group'
+			)
+		),
 		/** What the coach wants to remember of it. */
-		note: Type.Optional(Text),
-		lanes: Type.Array(Lane, { maxItems: MOST.lanes })
+		note: Type.Optional(says(Text, 'What the coach wants to remember of it')),
+		lanes: says(Type.Array(Lane, { maxItems: MOST.lanes }), 'What runs side by side')
 	},
 	closed
 );
@@ -150,22 +203,31 @@ const Periods = Type.Array(Period, { maxItems: MOST.periods });
 export const Practice = Type.Object(
 	{
 		format: Type.Literal('fieldplan/practice@1'),
-		id: Id,
-		teamId: Id,
-		seasonId: Id,
-		date: Day,
-		start: Clock,
-		timeZone: Name,
-		minutes: Minutes,
-		arc: Type.Optional(Type.Enum(['build-up', 'play-first'])),
-		place: Name,
+		id: says(Id, 'Its id in the team'),
+		teamId: says(Id, 'Id of the team'),
+		seasonId: says(Id, 'Id of the season that it belongs to'),
+		date: says(Day, 'The day that it is on'),
+		start: says(Clock, 'When it starts, local time'),
+		timeZone: says(Name, 'IANA name of its time zone, such as Europe/Dublin'),
+		minutes: says(Minutes, 'Minutes that there are'),
+		arc: Type.Optional(
+			says(Type.Enum(['build-up', 'play-first']), 'How it is built: technique first, or play first')
+		),
+		place: says(Name, 'Where it is, in words'),
 		/** The ground that it is planned on; the team's first where it is not said. */
-		groundId: Type.Optional(Id),
-		expected: Players,
+		groundId: Type.Optional(
+			says(Id, "Id of the ground that it is planned on; the team's first where it is not said")
+		),
+		expected: says(Players, 'Ids of the players who are expected'),
 		/** Minutes after the start at which some of the players and adults come. */
-		late: Type.Optional(byKey(Id, Minutes)),
-		adults: Adults,
-		periods: Periods
+		late: Type.Optional(
+			says(
+				byKey(Id, Minutes),
+				'Minutes after the start at which some of the players and adults come, by id'
+			)
+		),
+		adults: says(Adults, 'Ids of the adults who come'),
+		periods: says(Periods, 'What is done, in order')
 	},
 	closed
 );
@@ -174,10 +236,10 @@ export const Practice = Type.Object(
 export const Template = Type.Object(
 	{
 		format: Type.Literal('fieldplan/template@1'),
-		id: Id,
-		name: Name,
-		minutes: Minutes,
-		periods: Periods
+		id: says(Id, 'Its id in the team'),
+		name: says(Name, 'Its name'),
+		minutes: says(Minutes, 'Minutes that it is made for'),
+		periods: says(Periods, 'What is done, in order')
 	},
 	closed
 );

@@ -1,25 +1,54 @@
 import Type, { type Static } from 'typebox';
-import { closed, Counts, Id, Name, Text } from './fields';
+import { closed, Counts, Id, Name, Text, says } from './fields';
 import { Ground } from './team';
 
 /** What a team of a sport starts from, `fieldplan/sport@1`: its ground, who there is, what is learned. */
 export const Sport = Type.Object(
 	{
 		format: Type.Literal('fieldplan/sport@1'),
-		id: Id,
-		name: Name,
+		id: says(Id, 'Id of the sport'),
+		name: says(Name, 'Its name'),
 		/** Outline and markings to scale, with zones to begin with. */
-		ground: Ground,
-		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
-		positions: Type.Array(Type.Object({ id: Id, name: Name, unit: Id }, closed)),
+		ground: says(Ground, 'Its usual ground'),
+		units: says(
+			Type.Array(
+				Type.Object({ id: says(Id, 'Id of the unit'), name: says(Name, 'Its name') }, closed)
+			),
+			'Its usual units'
+		),
+		positions: says(
+			Type.Array(
+				Type.Object(
+					{
+						id: says(Id, 'Id of the position'),
+						name: says(Name, 'Its name'),
+						unit: says(Id, 'Id of the unit that plays it')
+					},
+					closed
+				)
+			),
+			'Its positions'
+		),
 		/** The places of one team in a game, by position. */
-		team: Type.Array(Id),
+		team: says(Type.Array(Id), 'Ids of the positions of a line-up, one for each place'),
 		/** What is learned, each area in stages from the first on. */
-		skillAreas: Type.Array(Type.Object({ id: Id, name: Name, stages: Type.Array(Text) }, closed)),
+		skillAreas: says(
+			Type.Array(
+				Type.Object(
+					{
+						id: says(Id, 'Id of the area'),
+						name: says(Name, 'Its name'),
+						stages: says(Type.Array(Text), 'What is learned of it, one stage after another')
+					},
+					closed
+				)
+			),
+			'What is trained in it'
+		),
 		/** What is usually looked after. */
-		cautions: Type.Array(Text),
+		cautions: says(Type.Array(Text), 'What is usually looked after in it'),
 		/** Kit that a team usually has. */
-		kit: Counts
+		kit: says(Counts, 'What a team usually carries, by name')
 	},
 	closed
 );

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { byKey, closed, Id, Name } from './fields';
+import { byKey, closed, Id, Name, says } from './fields';
 import { Ages, BirthYear } from './team';
 
 /** The most players that a squad holds. */
@@ -8,17 +8,22 @@ export const MOST_PLAYERS = 500;
 /** A player as the squad's page and its table file give one; without an id it is somebody new. */
 export const SquadRow = Type.Object(
 	{
-		id: Type.Optional(Id),
-		name: Name,
-		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
-		unit: Type.Optional(Id),
+		id: Type.Optional(says(Id, 'Id of the player; a new one where it is not said')),
+		name: says(Name, 'Name'),
+		number: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 999 }), 'Number on the shirt, 0 to 999')
+		),
+		unit: Type.Optional(says(Id, 'Id of their unit')),
 		/** The best first. */
-		positions: Type.Array(Id),
+		positions: says(Type.Array(Id), 'Ids of positions that they play, best first'),
 		/** 1 to 5 by skill area. */
-		ratings: byKey(Id, Type.Number({ minimum: 1, maximum: 5 })),
-		birthYear: Type.Optional(BirthYear),
-		leads: Type.Optional(Type.Boolean()),
-		usuallyLate: Type.Boolean()
+		ratings: says(
+			byKey(Id, Type.Number({ minimum: 1, maximum: 5 })),
+			'Ratings by skill area, 1 to 5'
+		),
+		birthYear: Type.Optional(says(BirthYear, 'Year of birth')),
+		leads: Type.Optional(says(Type.Boolean(), 'Whether they lead a group well')),
+		usuallyLate: says(Type.Boolean(), 'Whether they usually come late')
 	},
 	closed
 );
@@ -29,13 +34,16 @@ export const SquadRows = Type.Array(SquadRow, { maxItems: MOST_PLAYERS });
 /** An adult as their page gives one; without an id it is somebody new. */
 export const AdultRow = Type.Object(
 	{
-		id: Type.Optional(Id),
-		name: Name,
-		role: Name,
-		units: Type.Array(Id),
-		skills: Type.Array(Id),
-		days: Type.Array(Type.Integer({ minimum: 1, maximum: 7 }), { uniqueItems: true }),
-		ages: Type.Optional(Ages)
+		id: Type.Optional(says(Id, 'Id of the adult; a new one where it is not said')),
+		name: says(Name, 'Name'),
+		role: says(Name, 'What they do, such as coach or helper'),
+		units: says(Type.Array(Id), 'Ids of units that they look after'),
+		skills: says(Type.Array(Id), 'Ids of skill areas that they can lead'),
+		days: says(
+			Type.Array(Type.Integer({ minimum: 1, maximum: 7 }), { uniqueItems: true }),
+			'Weekdays on which they usually come, Monday 1 to Sunday 7'
+		),
+		ages: Type.Optional(says(Ages, 'Ages of players that they may have in charge, in years'))
 	},
 	closed
 );

@@ -1,24 +1,38 @@
 import Type, { type Static } from 'typebox';
-import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text } from './fields';
+import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text, says } from './fields';
 
 /** Something that a licensed practitioner keeps a player out of. */
 export const Restriction = Type.Object(
 	{
-		from: Type.Enum(['contact', 'running']),
+		from: says(Type.Enum(['contact', 'running']), 'What the player is kept out of'),
 		/** The first day that it holds on; always where it is not said. */
-		since: Type.Optional(Day),
+		since: Type.Optional(says(Day, 'First day; from the beginning where it is not said')),
 		/** The last day that it holds on. */
-		until: Type.Optional(Day),
-		setBy: Name,
+		until: Type.Optional(says(Day, 'Last day, included; open where it is not said')),
+		setBy: says(Name, 'The licensed practitioner who set it'),
 		/** Who lifted it, and from which day on: a licensed practitioner, never the application. */
-		cleared: Type.Optional(Type.Object({ by: Name, on: Day }, closed))
+		cleared: Type.Optional(
+			says(
+				Type.Object(
+					{
+						by: says(Name, 'The licensed practitioner who lifted it'),
+						on: says(Day, 'The day from which it is lifted')
+					},
+					closed
+				),
+				'Who lifted it, and from when'
+			)
+		)
 	},
 	closed
 );
 
 /** What stands on a player's own page, beside the squad's table. */
 export const PlayerFacts = Type.Object(
-	{ note: Text, restrictions: Type.Array(Restriction, { maxItems: 20 }) },
+	{
+		note: says(Text, 'What coaches should know'),
+		restrictions: says(Type.Array(Restriction, { maxItems: 20 }), 'What practitioners have said')
+	},
 	closed
 );
 
@@ -28,8 +42,8 @@ export const BirthYear = Type.Integer({ minimum: 1900, maximum: 2100 });
 /** Years of age, both ends included. */
 export const Ages = Type.Object(
 	{
-		from: Type.Integer({ minimum: 0, maximum: 120 }),
-		to: Type.Integer({ minimum: 0, maximum: 120 })
+		from: says(Type.Integer({ minimum: 0, maximum: 120 }), 'Youngest, in years'),
+		to: says(Type.Integer({ minimum: 0, maximum: 120 }), 'Oldest, in years')
 	},
 	closed
 );
@@ -37,19 +51,25 @@ export const Ages = Type.Object(
 /** A player as the engine needs one. Ratings run from 1 to 5 by skill area. */
 export const Player = Type.Object(
 	{
-		id: Id,
-		name: Name,
-		number: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
-		unit: Type.Optional(Id),
-		ratings: Type.Optional(byKey(Id, Type.Number({ minimum: 1, maximum: 5 }))),
+		id: says(Id, 'Id of the player'),
+		name: says(Name, 'Name'),
+		number: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 999 }), 'Number on the shirt, 0 to 999')
+		),
+		unit: Type.Optional(says(Id, 'Id of their unit')),
+		ratings: Type.Optional(
+			says(byKey(Id, Type.Number({ minimum: 1, maximum: 5 })), 'Ratings by skill area, 1 to 5')
+		),
 		/** Positions that the player may take in a game, the best first. */
-		positions: Type.Optional(Type.Array(Id)),
-		restrictions: Type.Optional(Type.Array(Restriction)),
-		usuallyLate: Type.Optional(Type.Boolean()),
-		birthYear: Type.Optional(BirthYear),
+		positions: Type.Optional(says(Type.Array(Id), 'Ids of positions that they play, best first')),
+		restrictions: Type.Optional(
+			says(Type.Array(Restriction), 'What practitioners keep them out of')
+		),
+		usuallyLate: Type.Optional(says(Type.Boolean(), 'Whether they usually come late')),
+		birthYear: Type.Optional(says(BirthYear, 'Year of birth')),
 		/** Takes others along: asked for where a group needs a leader. */
-		leads: Type.Optional(Type.Boolean()),
-		note: Type.Optional(Text)
+		leads: Type.Optional(says(Type.Boolean(), 'Whether they lead a group well')),
+		note: Type.Optional(says(Text, 'What coaches should know'))
 	},
 	closed
 );
@@ -57,16 +77,23 @@ export const Player = Type.Object(
 /** A coach or a helper. */
 export const Adult = Type.Object(
 	{
-		id: Id,
-		name: Name,
-		role: Name,
-		units: Type.Optional(Type.Array(Id)),
+		id: says(Id, 'Id of the adult'),
+		name: says(Name, 'Name'),
+		role: says(Name, 'What they do, such as coach or helper'),
+		units: Type.Optional(says(Type.Array(Id), 'Ids of units that they look after')),
 		/** Weekdays on which they usually come, Monday 1. */
-		days: Type.Optional(Type.Array(Type.Integer({ minimum: 1, maximum: 7 }))),
+		days: Type.Optional(
+			says(
+				Type.Array(Type.Integer({ minimum: 1, maximum: 7 })),
+				'Weekdays on which they usually come, Monday 1 to Sunday 7'
+			)
+		),
 		/** Skill areas that they can lead; any where there is none. */
-		skills: Type.Optional(Type.Array(Id)),
+		skills: Type.Optional(says(Type.Array(Id), 'Ids of skill areas that they can lead')),
 		/** Ages of the players that they may have in charge; any where it is not said. */
-		ages: Type.Optional(Ages)
+		ages: Type.Optional(
+			says(Ages, 'Ages of players that they may have in charge, in years; all where it is not said')
+		)
 	},
 	closed
 );
@@ -74,26 +101,29 @@ export const Adult = Type.Object(
 /** A rectangle of the ground: `x`, `y` is its corner nearest the ground's origin. Metres. */
 export const Zone = Type.Object(
 	{
-		id: Id,
-		name: Name,
-		x: Type.Number(),
-		y: Type.Number(),
-		length: Type.Number({ exclusiveMinimum: 0 }),
-		width: Type.Number({ exclusiveMinimum: 0 }),
-		fixtures: Type.Optional(Counts)
+		id: says(Id, 'Its id on the ground'),
+		name: says(Name, 'Its name, short'),
+		x: says(Type.Number(), 'Metres from the left of the ground'),
+		y: says(Type.Number(), 'Metres from the top of the ground'),
+		length: says(Type.Number({ exclusiveMinimum: 0 }), 'Metres from left to right, over 0'),
+		width: says(Type.Number({ exclusiveMinimum: 0 }), 'Metres from top to bottom, over 0'),
+		fixtures: Type.Optional(says(Counts, 'What stands in it, by name'))
 	},
 	closed
 );
 
 /** A line painted on the ground: straight through points, or an arc (degrees, 0 along the length). */
 export const Marking = Type.Union([
-	Type.Object({ line: Type.Array(Point, { minItems: 2 }) }, closed),
+	Type.Object(
+		{ line: says(Type.Array(Point, { minItems: 2 }), 'A line through these points, in metres') },
+		closed
+	),
 	Type.Object(
 		{
-			centre: Point,
-			radius: Type.Number({ exclusiveMinimum: 0 }),
-			from: Type.Number(),
-			to: Type.Number()
+			centre: says(Point, 'Middle of an arc, in metres'),
+			radius: says(Type.Number({ exclusiveMinimum: 0 }), 'Radius of an arc in metres, over 0'),
+			from: says(Type.Number(), 'Where an arc begins, degrees clockwise from the right'),
+			to: says(Type.Number(), 'Where an arc ends, degrees clockwise from the right')
 		},
 		closed
 	)
@@ -105,25 +135,39 @@ export const MOST_ZONES = 120;
 /** A ground drawn to scale: `length` runs along x, `width` along y. Metres. */
 export const Ground = Type.Object(
 	{
-		id: Id,
-		name: Name,
-		length: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
-		width: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
-		markings: Type.Array(Marking, { maxItems: 500 }),
-		zones: Type.Array(Zone, { maxItems: MOST_ZONES }),
+		id: says(Id, 'Its id in the team'),
+		name: says(Name, 'Its name'),
+		length: says(
+			Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+			'Metres from left to right, over 0'
+		),
+		width: says(
+			Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+			'Metres from top to bottom, over 0'
+		),
+		markings: says(Type.Array(Marking, { maxItems: 500 }), 'Lines and arcs to be drawn'),
+		zones: says(Type.Array(Zone, { maxItems: MOST_ZONES }), 'Parts of it that are planned with'),
 		/** The direction in which its length runs, x upwards: degrees clockwise from north. */
-		bearing: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
+		bearing: Type.Optional(
+			says(
+				Type.Number({ minimum: 0, exclusiveMaximum: 360 }),
+				'Direction of its length in degrees from north, 0 to 360'
+			)
+		),
 		place: Type.Optional(
-			Type.Object(
-				{
-					latitude: Type.Number({ minimum: -90, maximum: 90 }),
-					longitude: Type.Number({ minimum: -180, maximum: 180 })
-				},
-				closed
+			says(
+				Type.Object(
+					{
+						latitude: says(Type.Number({ minimum: -90, maximum: 90 }), 'Degrees, north positive'),
+						longitude: says(Type.Number({ minimum: -180, maximum: 180 }), 'Degrees, east positive')
+					},
+					closed
+				),
+				'Where it lies on the earth'
 			)
 		),
 		/** Under a roof: no sun, no rain. */
-		indoors: Type.Optional(Type.Boolean())
+		indoors: Type.Optional(says(Type.Boolean(), 'Whether it is under a roof, without sun'))
 	},
 	closed
 );
@@ -131,10 +175,12 @@ export const Ground = Type.Object(
 /** What a team has of one thing: how many, how many of them are broken, and where they are kept. */
 export const KitItem = Type.Object(
 	{
-		item: Key,
-		count: Type.Number({ minimum: 0, maximum: 100_000 }),
-		broken: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
-		kept: Type.Optional(Name)
+		item: says(Key, 'Its name, one of it'),
+		count: says(Type.Number({ minimum: 0, maximum: 100_000 }), 'How many there are'),
+		broken: Type.Optional(
+			says(Type.Number({ minimum: 0, maximum: 100_000 }), 'How many of them are broken')
+		),
+		kept: Type.Optional(says(Name, 'Where it is kept'))
 	},
 	closed
 );
@@ -142,34 +188,85 @@ export const KitItem = Type.Object(
 /** Limits that a club may change; the defaults are in `limits.ts`. */
 export const Limits = Type.Object(
 	{
-		overTimeMinutes: Type.Number({ minimum: 0 }),
-		underTimeMinutes: Type.Number({ minimum: 0 }),
-		warmUpMinutes: Type.Number({ minimum: 0 }),
-		hardWarmUpEffort: Type.Number({ minimum: 1, maximum: 10 }),
-		waitingShare: Type.Number({ minimum: 0, maximum: 1 }),
-		waitingFromMinutes: Type.Number({ minimum: 0 }),
-		walkMetresPerSecond: Type.Number({ exclusiveMinimum: 0 }),
-		leastMoveSeconds: Type.Number({ minimum: 0 }),
-		talkMinutes: Type.Number({ minimum: 0 }),
-		stopShare: Type.Number({ minimum: 0, maximum: 0.9 }),
-		hardEffort: Type.Number({ minimum: 1, maximum: 10 }),
+		overTimeMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes that periods may go over the time there is'
+		),
+		underTimeMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes that may be left over before it is said'
+		),
+		warmUpMinutes: says(Type.Number({ minimum: 0 }), 'Minutes of warm-up before hard work'),
+		hardWarmUpEffort: says(
+			Type.Number({ minimum: 1, maximum: 10 }),
+			'Effort from which a warm-up must have come before, 1 to 10'
+		),
+		waitingShare: says(
+			Type.Number({ minimum: 0, maximum: 1 }),
+			'Share of a block that a player may wait, 0 to 1'
+		),
+		waitingFromMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes from which on waiting in a block is said'
+		),
+		walkMetresPerSecond: says(
+			Type.Number({ exclusiveMinimum: 0 }),
+			'How fast groups walk, metres per second, over 0'
+		),
+		leastMoveSeconds: says(Type.Number({ minimum: 0 }), 'Least seconds to change stations'),
+		talkMinutes: says(Type.Number({ minimum: 0 }), 'Minutes that a talk may last'),
+		stopShare: says(
+			Type.Number({ minimum: 0, maximum: 0.9 }),
+			'Share of a block that it may be stopped, 0 to 0.9'
+		),
+		hardEffort: says(
+			Type.Number({ minimum: 1, maximum: 10 }),
+			'Effort of hard work, 1 to 10: two such periods in a row need a rest between'
+		),
 		/** Players that one adult may have in charge, by age: the first entry that is over the age holds. */
-		playersAnAdult: Type.Array(
-			Type.Object(
-				{ under: Type.Number({ minimum: 1 }), players: Type.Number({ minimum: 1 }) },
-				closed
-			)
+		playersAnAdult: says(
+			Type.Array(
+				Type.Object(
+					{
+						under: says(Type.Number({ minimum: 1 }), 'Under this age in years'),
+						players: says(Type.Number({ minimum: 1 }), 'Players for each adult, 1 or more')
+					},
+					closed
+				)
+			),
+			'Players that an adult may have in charge, by age'
 		),
 		/** Younger players are nowhere without an adult in their zone. */
-		aloneFromAge: Type.Number({ minimum: 0, maximum: 18 }),
-		contactLevel: Type.Number({ minimum: 1, maximum: 4 }),
-		contactDayMinutes: Type.Number({ minimum: 0 }),
+		aloneFromAge: says(
+			Type.Number({ minimum: 0, maximum: 18 }),
+			'Age in years from which a zone may be without an adult'
+		),
+		contactLevel: says(
+			Type.Number({ minimum: 1, maximum: 4 }),
+			'Contact that counts as hard, 1 to 4'
+		),
+		contactDayMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes of hard contact that a player may have in a day'
+		),
 		/** From this level of contact, or effort, a player who is kept out of contact, or running, is out. */
-		restrictedContact: Type.Number({ minimum: 1, maximum: 4 }),
-		restrictedEffort: Type.Number({ minimum: 1, maximum: 10 }),
-		waterMinutes: Type.Number({ minimum: 1 }),
-		likeRatings: Type.Number({ minimum: 0, maximum: 4 }),
-		swingMetres: Type.Number({ minimum: 0 })
+		restrictedContact: says(
+			Type.Number({ minimum: 1, maximum: 4 }),
+			'Contact from which a player kept out of contact is out, 1 to 4'
+		),
+		restrictedEffort: says(
+			Type.Number({ minimum: 1, maximum: 10 }),
+			'Effort from which a player kept out of running is out, 1 to 10'
+		),
+		waterMinutes: says(Type.Number({ minimum: 1 }), 'Minutes that may pass without water'),
+		likeRatings: says(
+			Type.Number({ minimum: 0, maximum: 4 }),
+			'How far apart mean ratings of like partners may be'
+		),
+		swingMetres: says(
+			Type.Number({ minimum: 0 }),
+			'Metres kept clear between a drill that swings and others'
+		)
 	},
 	closed
 );
@@ -177,36 +274,58 @@ export const Limits = Type.Object(
 /** A team and the season it is in. */
 export const Team = Type.Object(
 	{
-		id: Id,
-		name: Name,
-		sport: Id,
-		ages: Ages,
-		timeZone: Name,
-		skillAreas: Type.Array(
-			Type.Object(
-				{
-					id: Id,
-					name: Name,
-					/** What is learned of it, from the first on; `passing/2` is the second of passing. */
-					stages: Type.Optional(Type.Array(Text))
-				},
-				closed
-			)
+		id: says(Id, 'Id of the team, part of its address'),
+		name: says(Name, 'Its name'),
+		sport: says(Id, 'Id of its sport'),
+		ages: says(Ages, 'Ages of its players, in years'),
+		timeZone: says(Name, 'IANA name of its time zone, such as Europe/Dublin'),
+		skillAreas: says(
+			Type.Array(
+				Type.Object(
+					{
+						id: says(Id, 'Id of the area'),
+						name: says(Name, 'Its name'),
+						/** What is learned of it, from the first on; `passing/2` is the second of passing. */
+						stages: Type.Optional(
+							says(Type.Array(Text), 'What is learned of it, one stage after another')
+						)
+					},
+					closed
+				)
+			),
+			'What it trains'
 		),
-		units: Type.Array(Type.Object({ id: Id, name: Name }, closed)),
+		units: says(
+			Type.Array(
+				Type.Object({ id: says(Id, 'Id of the unit'), name: says(Name, 'Its name') }, closed)
+			),
+			'Players of the same job'
+		),
 		/** The places of one team in a game; a position may come several times. */
-		positions: Type.Optional(Type.Array(Id)),
-		note: Type.Optional(Text),
+		positions: Type.Optional(
+			says(Type.Array(Id), 'Ids of the positions of a line-up, one for each place')
+		),
+		note: Type.Optional(says(Text, 'A note of the coach')),
 		/** The day that the team takes for today: a demo stands still on it. */
-		today: Type.Optional(Day),
+		today: Type.Optional(says(Day, 'The day on which a demo stands still; no other team has one')),
 		/** The team's own words, by the word that stands in their place otherwise. */
-		words: Type.Optional(byKey(Key, Name))
+		words: Type.Optional(
+			says(
+				byKey(Key, Name),
+				"The team's own words, by the word of the glossary that each stands for"
+			)
+		)
 	},
 	closed
 );
 
 export const Season = Type.Object(
-	{ id: Id, name: Name, firstDay: Day, weeks: Type.Integer({ minimum: 1, maximum: 60 }) },
+	{
+		id: says(Id, 'Its id in the team'),
+		name: says(Name, 'Its name'),
+		firstDay: says(Day, 'Its first day'),
+		weeks: says(Type.Integer({ minimum: 1, maximum: 60 }), 'Weeks that it lasts, 1 to 60')
+	},
 	closed
 );
 

@@ -1,19 +1,21 @@
 import Type, { type Static } from 'typebox';
 import type { Surroundings } from './bundle';
 import type { Drill } from './drill';
-import { closed } from './fields';
+import { closed, says } from './fields';
 import { Adult, Ground, KitItem, Limits, Player, Season, Team } from './team';
 
 /** A team with all its grounds and its kit, as the demo's `team.json` gives one. */
 export const TeamFile = Type.Object(
 	{
-		team: Team,
-		season: Season,
-		players: Type.Array(Player),
-		adults: Type.Array(Adult),
-		grounds: Type.Array(Ground, { minItems: 1 }),
-		kit: Type.Array(KitItem),
-		limits: Type.Optional(Type.Partial(Limits, closed))
+		team: says(Team, 'The team'),
+		season: says(Season, 'Its season'),
+		players: says(Type.Array(Player), 'Its players'),
+		adults: says(Type.Array(Adult), 'Its adults'),
+		grounds: says(Type.Array(Ground, { minItems: 1 }), 'Its grounds, the usual one first'),
+		kit: says(Type.Array(KitItem), 'What it carries'),
+		limits: Type.Optional(
+			says(Type.Partial(Limits, closed), "Limits that differ from the application's")
+		)
 	},
 	closed
 );

@@ -1,21 +1,21 @@
 import Type, { type Static } from 'typebox';
-import { closed } from '../model/fields';
+import { closed, says } from '../model/fields';
 import { plannedMinutes } from '../practice';
 import type { Evaluation } from './evaluate';
 
 /** What lists show of a practice, so that it need not be played again for them. */
 export const PracticeSummary = Type.Object(
 	{
-		minutes: Type.Number(),
-		plannedMinutes: Type.Number(),
-		players: Type.Number(),
-		adults: Type.Number(),
+		minutes: says(Type.Number(), 'Minutes that there are'),
+		plannedMinutes: says(Type.Number(), 'Minutes that are planned'),
+		players: says(Type.Number(), 'Players who are expected'),
+		adults: says(Type.Number(), 'Adults who come'),
 		/** Share of the time a player works or helps, 0 to 1. */
-		busyShare: Type.Number(),
+		busyShare: says(Type.Number(), 'Share of the time that players work, 0 to 1'),
 		/** Findings by severity. */
-		stops: Type.Number(),
-		warnings: Type.Number(),
-		hints: Type.Number()
+		stops: says(Type.Number(), 'Findings that must be fixed'),
+		warnings: says(Type.Number(), 'Findings that hurt'),
+		hints: says(Type.Number(), 'Findings that could be better')
 	},
 	closed
 );

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { byKey, Clock, closed, Day, Id, Minutes, Name, PartId, Text } from '../model/fields';
+import { byKey, Clock, closed, Day, Id, Minutes, Name, PartId, Text, says } from '../model/fields';
 import {
 	Block,
 	Climb,
@@ -12,25 +12,34 @@ import {
 } from '../model/practice';
 
 /** Null takes an optional field away. */
-const orNone = <Schema extends Type.TSchema>(schema: Schema) =>
-	Type.Optional(Type.Union([schema, Type.Null()]));
+/** A field that may be taken away: null where there is to be none. */
+const orNone = <Schema extends Type.TSchema>(schema: Schema, description: string) =>
+	Type.Optional(says(Type.Union([schema, Type.Null()]), description));
 
 const IdOrFirst = Type.Union([PartId, Type.Null()]);
 
 const SetPractice = Type.Object(
 	{
 		type: Type.Literal('set-practice'),
-		set: Type.Object(
-			{
-				date: Type.Optional(Day),
-				start: Type.Optional(Clock),
-				minutes: Type.Optional(Minutes),
-				place: Type.Optional(Name),
-				expected: Type.Optional(Practice.properties.expected),
-				late: orNone(byKey(Id, Minutes)),
-				adults: Type.Optional(Practice.properties.adults)
-			},
-			closed
+		set: says(
+			Type.Object(
+				{
+					date: Type.Optional(says(Day, 'The day that it is on')),
+					start: Type.Optional(says(Clock, 'When it starts, local time')),
+					minutes: Type.Optional(says(Minutes, 'Minutes that there are')),
+					place: Type.Optional(says(Name, 'Where it is, in words')),
+					expected: Type.Optional(
+						says(Practice.properties.expected, 'Ids of the players who are expected')
+					),
+					late: orNone(
+						byKey(Id, Minutes),
+						'Minutes after the start at which some come, by id; null for nobody'
+					),
+					adults: Type.Optional(says(Practice.properties.adults, 'Ids of the adults who come'))
+				},
+				closed
+			),
+			'What changes; what is not said stays'
 		)
 	},
 	closed
@@ -38,35 +47,55 @@ const SetPractice = Type.Object(
 
 /** Puts a whole period behind another (`after`), or first (null). */
 const AddPeriod = Type.Object(
-	{ type: Type.Literal('add-period'), period: Period, after: IdOrFirst },
+	{
+		type: Type.Literal('add-period'),
+		period: says(Period, 'The new period'),
+		after: says(IdOrFirst, 'Id of the period before it; null for the start')
+	},
 	closed
 );
 
-const RemovePeriod = Type.Object({ type: Type.Literal('remove-period'), period: PartId }, closed);
+const RemovePeriod = Type.Object(
+	{ type: Type.Literal('remove-period'), period: says(PartId, 'Id of the period') },
+	closed
+);
 
 const MovePeriod = Type.Object(
-	{ type: Type.Literal('move-period'), period: PartId, after: IdOrFirst },
+	{
+		type: Type.Literal('move-period'),
+		period: says(PartId, 'Id of the period'),
+		after: says(IdOrFirst, 'Id of the period before it then; null for the start')
+	},
 	closed
 );
 
 const SetPeriod = Type.Object(
 	{
 		type: Type.Literal('set-period'),
-		period: PartId,
-		set: Type.Object(
-			{
-				name: Type.Optional(Name),
-				kind: Type.Optional(PeriodKind),
-				rank: Type.Optional(Rank),
-				min: Type.Optional(Minutes),
-				ideal: Type.Optional(Minutes),
-				max: Type.Optional(Minutes),
-				locked: orNone(Type.Boolean()),
-				moveSeconds: orNone(Type.Integer({ minimum: 0, maximum: 600 })),
-				adultsMove: orNone(Type.Enum(['stay', 'travel'])),
-				note: orNone(Text)
-			},
-			closed
+		period: says(PartId, 'Id of the period'),
+		set: says(
+			Type.Object(
+				{
+					name: Type.Optional(says(Name, 'Its name')),
+					kind: Type.Optional(says(PeriodKind, 'What it is for')),
+					rank: Type.Optional(says(Rank, 'How much it matters when time is short')),
+					min: Type.Optional(says(Minutes, 'Fewest minutes that make sense')),
+					ideal: Type.Optional(says(Minutes, 'Best minutes')),
+					max: Type.Optional(says(Minutes, 'Most minutes that make sense')),
+					locked: orNone(Type.Boolean(), 'Whether it keeps its minutes; null to let them go'),
+					moveSeconds: orNone(
+						Type.Integer({ minimum: 0, maximum: 600 }),
+						'Seconds to change stations; null for the usual'
+					),
+					adultsMove: orNone(
+						Type.Enum(['stay', 'travel']),
+						'Whether adults stay or travel; null for the usual'
+					),
+					note: orNone(Text, 'What to remember of it; null for nothing')
+				},
+				closed
+			),
+			'What changes; what is not said stays'
 		)
 	},
 	closed
@@ -76,8 +105,8 @@ const SetPeriod = Type.Object(
 const SetMinutes = Type.Object(
 	{
 		type: Type.Literal('set-minutes'),
-		periods: byKey(PartId, Minutes),
-		blocks: byKey(PartId, Minutes)
+		periods: says(byKey(PartId, Minutes), 'Minutes of periods, by id'),
+		blocks: says(byKey(PartId, Minutes), 'Minutes of blocks, by id')
 	},
 	closed
 );
@@ -86,12 +115,21 @@ const SetMinutes = Type.Object(
 const ArrangePeriod = Type.Object(
 	{
 		type: Type.Literal('arrange-period'),
-		period: PartId,
-		kind: PeriodKind,
-		lanes: Period.properties.lanes,
-		groups: Type.Union([Period.properties.groups, Type.Null()]),
-		slots: Type.Union([Period.properties.slots, Type.Null()]),
-		moveSeconds: Type.Union([Type.Integer({ minimum: 0, maximum: 600 }), Type.Null()])
+		period: says(PartId, 'Id of the period'),
+		kind: says(PeriodKind, 'What it is for'),
+		lanes: says(Period.properties.lanes, 'Its lanes as they are to be'),
+		groups: says(
+			Type.Union([Period.properties.groups, Type.Null()]),
+			'Its groups as they are to be; null for none'
+		),
+		slots: says(
+			Type.Union([Period.properties.slots, Type.Null()]),
+			'Its slots as they are to be; null for none'
+		),
+		moveSeconds: says(
+			Type.Union([Type.Integer({ minimum: 0, maximum: 600 }), Type.Null()]),
+			'Seconds to change stations; null for the usual'
+		)
 	},
 	closed
 );
@@ -100,9 +138,9 @@ const ArrangePeriod = Type.Object(
 const PlaceLane = Type.Object(
 	{
 		type: Type.Literal('place-lane'),
-		lane: PartId,
-		zoneIds: Lane.properties.zoneIds,
-		copies: byKey(PartId, Id)
+		lane: says(PartId, 'Id of the lane'),
+		zoneIds: says(Lane.properties.zoneIds, 'Ids of the zones that it uses then'),
+		copies: says(byKey(PartId, Id), 'Id of the zone of each copy, by id of the copy')
 	},
 	closed
 );
@@ -110,20 +148,28 @@ const PlaceLane = Type.Object(
 const SetBlock = Type.Object(
 	{
 		type: Type.Literal('set-block'),
-		block: PartId,
-		set: Type.Object(
-			{
-				drill: orNone(Block.properties.drill),
-				climb: Type.Optional(Climb),
-				copies: Type.Optional(Block.properties.copies),
-				stopShare: Type.Optional(Type.Number({ minimum: 0, maximum: 0.9 })),
-				lead: orNone(Id),
-				eyes: orNone(Id),
-				lineup: orNone(GamePlan),
-				note: orNone(Text),
-				why: orNone(Text)
-			},
-			closed
+		block: says(PartId, 'Id of the block'),
+		set: says(
+			Type.Object(
+				{
+					drill: orNone(Block.properties.drill, 'What is run; null for nothing yet'),
+					climb: Type.Optional(says(Climb, 'The rungs that it is run on')),
+					copies: Type.Optional(says(Block.properties.copies, 'The copies that run side by side')),
+					stopShare: Type.Optional(
+						says(
+							Type.Number({ minimum: 0, maximum: 0.9 }),
+							'Share of its time that it is stopped, 0 to 0.9'
+						)
+					),
+					lead: orNone(Id, 'Id of the adult who leads it; null for nobody'),
+					eyes: orNone(Id, 'Id of another adult who watches it; null for nobody'),
+					lineup: orNone(GamePlan, 'Who plays where in which shift; null for no line-up'),
+					note: orNone(Text, 'A note of the coach; null for none'),
+					why: orNone(Text, 'Why it is here; null for no reason')
+				},
+				closed
+			),
+			'What changes; what is not said stays'
 		)
 	},
 	closed
@@ -144,7 +190,13 @@ const SimpleEdit = Type.Union([
 
 /** Several edits that are one step for the coach: all apply, or none. */
 const All = Type.Object(
-	{ type: Type.Literal('all'), edits: Type.Array(SimpleEdit, { minItems: 1, maxItems: 300 }) },
+	{
+		type: Type.Literal('all'),
+		edits: says(
+			Type.Array(SimpleEdit, { minItems: 1, maxItems: 300 }),
+			'Edits that are one step, in order'
+		)
+	},
 	closed
 );
 
@@ -154,5 +206,8 @@ export type Edit = Static<typeof Edit>;
 export type EditOf<Kind extends Edit['type']> = Extract<Edit, { type: Kind }>;
 
 /** An edit as it is sent: with an id that the client made, so that sending it twice does nothing more. */
-export const SentEdit = Type.Object({ id: Id, edit: Edit }, closed);
+export const SentEdit = Type.Object(
+	{ id: says(Id, 'Id of the edit: sent twice it is applied once'), edit: says(Edit, 'The edit') },
+	closed
+);
 export type SentEdit = Static<typeof SentEdit>;

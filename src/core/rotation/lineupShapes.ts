@@ -1,17 +1,32 @@
 import Type, { type Static } from 'typebox';
-import { closed, Key } from '../model/fields';
+import { closed, Key, says } from '../model/fields';
 
 /** What `lineup` takes: who may play where (best first), and the places of one team. */
 export const LineupInput = Type.Object(
 	{
-		players: Type.Array(Type.Object({ id: Key, positions: Type.Array(Key) }, closed)),
-		positions: Type.Array(Key),
-		teams: Type.Optional(Type.Number()),
-		fillers: Type.Optional(Type.Number()),
-		shifts: Type.Number(),
-		maxSitRow: Type.Optional(Type.Number()),
-		seed: Type.Optional(Type.Number()),
-		secondsLimit: Type.Optional(Type.Number())
+		players: says(
+			Type.Array(
+				Type.Object(
+					{
+						id: says(Key, 'Id of the player'),
+						positions: says(Type.Array(Key), 'Positions that they play, best first')
+					},
+					closed
+				)
+			),
+			'Who plays'
+		),
+		positions: says(Type.Array(Key), 'Positions of one team, one for each place'),
+		teams: Type.Optional(says(Type.Number(), '1 or 2 teams; 1 where it is not said')),
+		fillers: Type.Optional(says(Type.Number(), 'Adults who may fill a place')),
+		shifts: says(Type.Number(), 'How many shifts'),
+		maxSitRow: Type.Optional(
+			says(Type.Number(), 'Shifts that one may sit in a row; 1 where it is not said')
+		),
+		seed: Type.Optional(
+			says(Type.Number(), 'Another number gives another line-up of the same worth')
+		),
+		secondsLimit: Type.Optional(says(Type.Number(), 'Seconds that may be searched, 1 to 600'))
 	},
 	closed
 );
@@ -19,26 +34,32 @@ export const LineupInput = Type.Object(
 /** What `lineup` gives. */
 export const LineupOutput = Type.Object(
 	{
-		shifts: Type.Array(
-			Type.Object(
-				{
-					/** By `team:index`: the player, or `filler`. */
-					at: Type.Record(Type.String(), Key),
-					sit: Type.Array(Key)
-				},
-				closed
-			)
+		shifts: says(
+			Type.Array(
+				Type.Object(
+					{
+						/** By `team:index`: the player, or `filler`. */
+						at: says(
+							Type.Record(Type.String(), Key),
+							'By `team:index` of the positions: the player, or `filler`'
+						),
+						sit: says(Type.Array(Key), 'Ids of players who sit')
+					},
+					closed
+				)
+			),
+			'The shifts one after another'
 		),
 		/** Shifts by player. */
-		played: Type.Record(Type.String(), Type.Number()),
+		played: says(Type.Record(Type.String(), Type.Number()), 'Shifts that each player plays, by id'),
 		/** Most shifts less fewest, of players who are not alone at a position. */
-		spread: Type.Number(),
+		spread: says(Type.Number(), 'Difference of the most and the fewest shifts'),
 		/** The most shifts that anybody sits in a row. */
-		sitRow: Type.Number(),
+		sitRow: says(Type.Number(), 'Most shifts that one sits in a row'),
 		/** Places played by somebody who likes no other better. */
-		preferred: Type.Number(),
+		preferred: says(Type.Number(), "Places that go to a player's favourite position"),
 		/** Places taken by fillers, over all shifts. */
-		fillers: Type.Number()
+		fillers: says(Type.Number(), 'Places that are filled in')
 	},
 	closed
 );

@@ -1,15 +1,17 @@
 import Type, { type Static } from 'typebox';
-import { closed, Key } from '../model/fields';
+import { closed, Key, says } from '../model/fields';
 
 /** A station as rotation sees one: where it is (metres), how hard it is, how many groups it holds. */
 export const RotateStation = Type.Object(
 	{
-		id: Key,
-		x: Type.Optional(Type.Number()),
-		y: Type.Optional(Type.Number()),
-		effort: Type.Optional(Type.Number()),
-		holds: Type.Optional(Type.Number()),
-		rest: Type.Optional(Type.Boolean())
+		id: says(Key, 'Id of the station'),
+		x: Type.Optional(says(Type.Number(), 'Metres from the left of the ground')),
+		y: Type.Optional(says(Type.Number(), 'Metres from the top of the ground')),
+		effort: Type.Optional(says(Type.Number(), 'How hard it is, 1 to 10')),
+		holds: Type.Optional(
+			says(Type.Number(), 'Groups that it holds at once; 1 where it is not said')
+		),
+		rest: Type.Optional(says(Type.Boolean(), 'Whether groups rest there'))
 	},
 	closed
 );
@@ -17,17 +19,29 @@ export const RotateStation = Type.Object(
 /** What `rotate` takes. */
 export const RotateInput = Type.Object(
 	{
-		groups: Type.Array(Key),
-		stations: Type.Array(RotateStation),
-		slots: Type.Optional(Type.Number()),
+		groups: says(Type.Array(Key), 'Ids of groups'),
+		stations: says(Type.Array(RotateStation), 'The stations'),
+		slots: Type.Optional(
+			says(Type.Number(), 'How many slots; as many as there are stations where it is not said')
+		),
 		rules: Type.Optional(
-			Type.Object(
-				{
-					hardFrom: Type.Optional(Type.Number()),
-					avoidHardAfterHard: Type.Optional(Type.Boolean()),
-					meet: Type.Optional(Type.Boolean())
-				},
-				closed
+			says(
+				Type.Object(
+					{
+						hardFrom: Type.Optional(
+							says(Type.Number(), 'Effort from which a station is hard, 1 to 10')
+						),
+						avoidHardAfterHard: Type.Optional(
+							says(
+								Type.Boolean(),
+								'Whether hard stations are kept apart; they are where it is not said'
+							)
+						),
+						meet: Type.Optional(says(Type.Boolean(), 'Whether halves of groups meet new halves'))
+					},
+					closed
+				),
+				'What matters'
 			)
 		)
 	},
@@ -38,15 +52,27 @@ export const RotateInput = Type.Object(
 export const RotateOutput = Type.Object(
 	{
 		/** By slot: the groups at each station, and those who rest under `rest`. */
-		slots: Type.Array(Type.Record(Type.String(), Type.Array(Key))),
+		slots: says(
+			Type.Array(Type.Record(Type.String(), Type.Array(Key))),
+			'Ids of groups by station, slot by slot'
+		),
 		/** Metres from station to station: the longest way of any group, and all ways of all groups. */
-		walk: Type.Object({ longestLeg: Type.Number(), total: Type.Number() }, closed),
+		walk: says(
+			Type.Object(
+				{
+					longestLeg: says(Type.Number(), 'Longest way from one station to the next, metres'),
+					total: says(Type.Number(), 'All ways together, metres')
+				},
+				closed
+			),
+			'Ways between stations'
+		),
 		/** How often a group goes from a hard station to a hard one in the next slot. */
-		hardAfterHard: Type.Number(),
+		hardAfterHard: says(Type.Number(), 'Times that a group goes from a hard station to a hard one'),
 		/** Meetings of two groups beyond their first. */
-		repeatMeetings: Type.Number(),
+		repeatMeetings: says(Type.Number(), 'Times that two halves meet again'),
 		/** The most rest slots of a group in a row. */
-		restRow: Type.Number()
+		restRow: says(Type.Number(), 'Most slots that a group rests in a row')
 	},
 	closed
 );

@@ -1,21 +1,29 @@
 import Type, { type Static } from 'typebox';
-import { closed, Id } from '../model/fields';
+import { closed, Id, says } from '../model/fields';
 import type { ShelfLine } from './line';
 
 /** What a coach looks for; a filter that is not there lets everything through. */
 export const ShelfFilter = Type.Object(
 	{
 		/** An area with all its stages, or one stage. */
-		skill: Type.Optional(Id),
-		family: Type.Optional(Id),
-		frequency: Type.Optional(Type.Enum(['daily', 'regular', 'vary'])),
+		skill: Type.Optional(says(Id, 'Id of a skill area, or a stage of it')),
+		family: Type.Optional(says(Id, 'Family of drills')),
+		frequency: Type.Optional(
+			says(Type.Enum(['daily', 'regular', 'vary']), 'How often it is wanted')
+		),
 		/** At most so hard, and so much contact. */
-		effort: Type.Optional(Type.Integer({ minimum: 1, maximum: 10 })),
-		contact: Type.Optional(Type.Integer({ minimum: 0, maximum: 4 })),
+		effort: Type.Optional(
+			says(Type.Integer({ minimum: 1, maximum: 10 }), 'Effort at most, 1 to 10')
+		),
+		contact: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 4 }), 'Contact at most, 0 to 4')
+		),
 		/** Not used for so many practices at least. */
-		unused: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
+		unused: Type.Optional(
+			says(Type.Integer({ minimum: 1, maximum: 200 }), 'Practices in which it was not used')
+		),
 		/** Only what can run here. */
-		fits: Type.Optional(Type.Literal(true))
+		fits: Type.Optional(says(Type.Literal(true), 'Only drills that can run'))
 	},
 	closed
 );

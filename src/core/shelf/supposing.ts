@@ -1,17 +1,23 @@
 import Type, { type Static } from 'typebox';
 import { fail, ok, type Result, type Misfit } from '../base';
 import type { Surroundings } from '../model/bundle';
-import { closed, Id } from '../model/fields';
+import { closed, Id, says } from '../model/fields';
 import type { Practice } from '../model/practice';
 
 /** What a coach asks a shelf about; what is not said is as it will be at the next practice. */
 export const ShelfAsk = Type.Object(
 	{
-		players: Type.Optional(Type.Integer({ minimum: 1, maximum: 500 })),
-		adults: Type.Optional(Type.Integer({ minimum: 0, maximum: 100 })),
+		players: Type.Optional(
+			says(Type.Integer({ minimum: 1, maximum: 500 }), 'Players who would come')
+		),
+		adults: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 100 }), 'Adults who would be free')
+		),
 		/** The only zone that is free. */
-		zone: Type.Optional(Id),
-		minutes: Type.Optional(Type.Integer({ minimum: 1, maximum: 120 }))
+		zone: Type.Optional(says(Id, 'Id of the only zone that would be free')),
+		minutes: Type.Optional(
+			says(Type.Integer({ minimum: 1, maximum: 120 }), 'Minutes that there would be')
+		)
 	},
 	closed
 );

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from '../model/drill';
-import { closed, Key } from '../model/fields';
+import { closed, Key, says } from '../model/fields';
 
 /** Counts by item, their range not yet checked. */
 const Counts = Type.Record(Type.String(), Type.Number());
@@ -8,22 +8,25 @@ const Counts = Type.Record(Type.String(), Type.Number());
 /** What stands in the way of running copies; what is not given does not block. */
 export const SizeLimits = Type.Object(
 	{
-		coaches: Type.Optional(Type.Number()),
+		coaches: Type.Optional(says(Type.Number(), 'Adults who are free, 0 or more')),
 		zones: Type.Optional(
-			Type.Array(
-				Type.Object(
-					{
-						id: Key,
-						length: Type.Number(),
-						width: Type.Number(),
-						fixtures: Type.Optional(Counts)
-					},
-					closed
-				)
+			says(
+				Type.Array(
+					Type.Object(
+						{
+							id: says(Key, 'Id of the zone'),
+							length: says(Type.Number(), 'Metres from left to right'),
+							width: says(Type.Number(), 'Metres from top to bottom'),
+							fixtures: Type.Optional(says(Counts, 'What stands in it, by name'))
+						},
+						closed
+					)
+				),
+				'Zones that are free'
 			)
 		),
-		kit: Type.Optional(Counts),
-		maxCopies: Type.Optional(Type.Number())
+		kit: Type.Optional(says(Counts, 'What is free of the kit, by name')),
+		maxCopies: Type.Optional(says(Type.Number(), 'Most copies that are looked at, 1 or more'))
 	},
 	closed
 );
@@ -31,12 +34,24 @@ export const SizeLimits = Type.Object(
 /** What `size` takes. Lengths in metres. */
 export const SizeInput = Type.Object(
 	{
-		drill: Drill,
-		rung: Type.Optional(Key),
-		players: Type.Number(),
-		minutes: Type.Number(),
-		limits: Type.Optional(SizeLimits),
-		aims: Type.Optional(Type.Object({ waitShare: Type.Optional(Type.Number()) }, closed))
+		drill: says(Drill, 'What is to be run'),
+		rung: Type.Optional(says(Key, 'Id of the rung; the drill itself where it is not said')),
+		players: says(Type.Number(), 'How many players'),
+		minutes: says(Type.Number(), 'Minutes that it runs, over 0'),
+		limits: Type.Optional(says(SizeLimits, 'What there is for it; anything where it is not said')),
+		aims: Type.Optional(
+			says(
+				Type.Object(
+					{
+						waitShare: Type.Optional(
+							says(Type.Number(), 'Share of the time that a player may wait, 0 to 1')
+						)
+					},
+					closed
+				),
+				'What is wanted'
+			)
+		)
 	},
 	closed
 );
@@ -51,25 +66,51 @@ export const Block = Type.Enum(['size', 'coaches', 'zones', 'fixtures', 'kit']);
 /** One way to run a drill: copies, the players in each, and what they get. */
 export const SizeOption = Type.Object(
 	{
-		copies: Type.Number(),
+		copies: says(Type.Number(), 'How many copies run side by side'),
 		/** Players of each copy, the larger first. */
-		sizes: Type.Array(Type.Number()),
+		sizes: says(Type.Array(Type.Number()), 'Players of each copy, largest first'),
 		/** Adults on `either` spots of each copy. */
-		adultsAt: Type.Number(),
+		adultsAt: says(Type.Number(), 'Adults who hold spots of a copy that players could hold'),
 		/** Turns of a player: least, mean and most over the copies. */
-		reps: Type.Object({ min: Type.Number(), mean: Type.Number(), max: Type.Number() }, closed),
-		share: Type.Object({ active: Type.Number(), help: Type.Number(), wait: Type.Number() }, closed),
+		reps: says(
+			Type.Object(
+				{
+					min: says(Type.Number(), 'Least'),
+					mean: says(Type.Number(), 'Mean'),
+					max: says(Type.Number(), 'Most')
+				},
+				closed
+			),
+			'Turns of a player'
+		),
+		share: says(
+			Type.Object(
+				{
+					active: says(Type.Number(), 'At work, 0 to 1'),
+					help: says(Type.Number(), 'Serving, 0 to 1'),
+					wait: says(Type.Number(), 'Waiting, 0 to 1')
+				},
+				closed
+			),
+			'Shares of the time of all players'
+		),
 		/** Empty where nothing stands in the way. */
-		blockedBy: Type.Array(Block),
+		blockedBy: says(Type.Array(Block), 'What there is too little of; free where empty'),
 		/** Whether waiting is within the aim, where one was given. */
-		meetsAim: Type.Optional(Type.Boolean())
+		meetsAim: Type.Optional(says(Type.Boolean(), 'Whether it meets what is wanted'))
 	},
 	closed
 );
 
 /** What `size` gives: every option, and the index of the best free one. */
 export const SizeOutput = Type.Object(
-	{ options: Type.Array(SizeOption), best: Type.Union([Type.Number(), Type.Null()]) },
+	{
+		options: says(Type.Array(SizeOption), 'Every way to run it, fewest copies first'),
+		best: says(
+			Type.Union([Type.Number(), Type.Null()]),
+			'Place of the best free one among them, from 0; none where null'
+		)
+	},
 	closed
 );
 
