@@ -79,9 +79,16 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core/([^/]+)/' },
 			to: {
-				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|playing|building|checks|season|words|conditions|ground|shelf)/',
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|playing|building|checks|season|conditions|ground|shelf)/',
 				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
 			}
+		},
+		{
+			name: 'core-by-its-indexes',
+			comment: 'From outside, too: only the files of `model` have names of their own.',
+			severity: 'error',
+			from: { pathNot: '^src/core/' },
+			to: { path: '^src/core/(?!model/)', pathNot: '^src/core/[^/]+/index\\.ts$' }
 		}
 	],
 	options: {

@@ -3,7 +3,7 @@ import { group } from '../grouping';
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period } from '../model/practice';
 import type { Zone } from '../model/team';
-import { copiesByFixtures, copiesInZone, type SizeOption } from '../sizing';
+import { copiesServed, type SizeOption } from '../sizing';
 import type { Room } from '../playing';
 import {
 	arranging,
@@ -17,9 +17,7 @@ import {
 
 /** A zone for each copy: one each while there are zones, then second places where they fit. */
 function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly number[]): Zone[] {
-	const holds = zones.map((zone) =>
-		Math.min(copiesInZone(drill, zone, sizes[0]), copiesByFixtures(drill, zone))
-	);
+	const holds = zones.map((zone) => copiesServed(drill, zone, sizes[0]));
 	const places: Zone[] = [];
 	for (let round = 0; places.length < sizes.length; round += 1) {
 		const open = zones.filter((_, index) => holds[index] > round);
@@ -43,8 +41,7 @@ function zonesFor(
 	{ team, limits }: Context
 ): readonly Zone[] {
 	if (team.ages.from >= limits.aloneFromAge) return zones;
-	const holds = (zone: Zone) =>
-		Math.min(copiesInZone(drill, zone, sizes[0]), copiesByFixtures(drill, zone));
+	const holds = (zone: Zone) => copiesServed(drill, zone, sizes[0]);
 	const few = zones.toSorted((a, b) => holds(b) - holds(a)).slice(0, adults.length);
 	const places = few.reduce((sum, zone) => sum + holds(zone), 0);
 	return places >= sizes.length ? few : zones;

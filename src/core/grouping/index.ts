@@ -2,3 +2,4 @@ export { group, groupSearch, reportsFor, type GroupProgress } from './group';
 export { GroupInput, GroupMode, GroupOutput, type Groupable } from './groupShapes';
 export { leastSpread } from './bounds';
 export type { RuleName } from './readGroups';
+export { meanRating } from './meanRating';

@@ -40,6 +40,13 @@ export function copiesByFixtures(drill: Pick<Drill, 'fixtures'>, zone: SizeZone)
 	);
 }
 
+/** Copies of so many players that a zone has the ground and the fixtures for. */
+export const copiesServed = (
+	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	zone: SizeZone,
+	players: number
+): number => Math.min(copiesInZone(drill, zone, players), copiesByFixtures(drill, zone));
+
 /** Copies of `players` that zones hold, and of those the ones that fixtures serve. */
 export function roomIn(
 	zones: readonly SizeZone[],

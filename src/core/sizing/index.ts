@@ -1,4 +1,12 @@
-export { blockedBy, copiesByFixtures, copiesInZone, footprint, kitNeeded, roomIn } from './blocks';
+export {
+	blockedBy,
+	copiesByFixtures,
+	copiesInZone,
+	copiesServed,
+	footprint,
+	kitNeeded,
+	roomIn
+} from './blocks';
 export { size } from './size';
 export {
 	SizeInput,

@@ -70,7 +70,8 @@ export default messages({
 	leastToMost: 'least to most',
 	waits2: 'waits',
 	longestWait: 'longest wait',
-	playerCountIncludesHereToday: '{playerCount}{includes, select, true { · here today} other {}}',
+	hereToday: '{count} · here today',
+	seconds: '{seconds} s',
 	to2: '{min} to {max}',
 	turnsEach: '{min} {turns} each',
 	toTurnsEach: '{min} to {max} {turns} each',
@@ -79,6 +80,5 @@ export default messages({
 	playersTurns:
 		'{isDone, select, true {} other {planned, }}{playerCount, plural, one {# {player}} other {# {players}}}, {value} {turns}{rungCount, select, true {, {map}} other {}}',
 	notYet: 'Not yet.',
-	revisions: 'Revisions',
-	asItIs: 'as it is'
+	revisions: 'Revisions'
 });

@@ -6,7 +6,7 @@
 	import type { Drill } from '$core/model/drill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
-	import { givenWith } from '../drill/numbers';
+	import { givenWith } from '$core/building';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';

@@ -3,7 +3,7 @@
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drill';
 	import { percent, turnsWords } from '../tape/words';
-	import { ladderNumbers, type Given } from './numbers';
+	import { ladderNumbers, type Given } from '$core/building';
 
 	/** The rungs of a drill: what changes, and what that does to the numbers. */
 	let {
@@ -15,7 +15,7 @@
 	}: { team: string; drill: Drill; players: number; minutes: number; adults: number } = $props();
 
 	const say = useWords();
-	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }, say));
+	const ladder = $derived(ladderNumbers(drill, players, { minutes, adults }));
 	const base = $derived(ladder[0]?.given);
 	const nameOf = (id: string) => drill.rungs.find((rung) => rung.id === id)?.name ?? id;
 

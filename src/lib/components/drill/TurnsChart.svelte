@@ -3,8 +3,9 @@
 	import { scaleBand, scaleLinear } from 'd3-scale';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drill';
+	import NumbersTable from '../table/NumbersTable.svelte';
 	import { percent, turnsWords } from '../tape/words';
-	import type { Given } from './numbers';
+	import type { Given } from '$core/building';
 
 	/** Turns and waiting by the number of players of a copy: a bar a number, its hatched part the waiting. */
 	let {
@@ -45,6 +46,51 @@
 			percent: percent(waitShare),
 			value: Math.round(longestWaitSeconds)
 		});
+
+	type Row = Record<string, string | number> & { id: string };
+	const rows = $derived(
+		given.map((each): Row => ({
+			id: String(each.players),
+			players: each.players,
+			turns: each.turns.mean,
+			span: say(texts.to2, { min: each.turns.min, max: each.turns.max }),
+			waits: each.waitShare,
+			longest: each.longestWaitSeconds,
+			...Object.fromEntries(
+				each.sides.map(({ name, turns }) => [
+					`side ${name}`,
+					say(texts.to2, { min: turns.min, max: turns.max })
+				])
+			)
+		}))
+	);
+	const columns = $derived([
+		{
+			key: 'players',
+			heading: say(texts.players4),
+			shown: (row: Row) =>
+				marked.includes(Number(row.players))
+					? say(texts.hereToday, { count: row.players })
+					: String(row.players)
+		},
+		{
+			key: 'turns',
+			heading: say(texts.turns),
+			shown: (row: Row) => Number(row.turns).toFixed(1)
+		},
+		{ key: 'span', heading: say(texts.leastToMost) },
+		...sides.map((side) => ({ key: `side ${side}`, heading: side })),
+		{
+			key: 'waits',
+			heading: say(texts.waits2),
+			shown: (row: Row) => percent(Number(row.waits))
+		},
+		{
+			key: 'longest',
+			heading: say(texts.longestWait),
+			shown: (row: Row) => say(texts.seconds, { seconds: Math.round(Number(row.longest)) })
+		}
+	]);
 </script>
 
 <p class="chosen" role="status">
@@ -97,37 +143,7 @@
 />
 <details>
 	<summary>{say(texts.asATable)}</summary>
-	<table>
-		<thead>
-			<tr>
-				<th scope="col">{say(texts.players4)}</th>
-				<th scope="col">{say(texts.turns)}</th>
-				<th scope="col">{say(texts.leastToMost)}</th>
-				{#each sides as side (side)}<th scope="col">{side}</th>{/each}
-				<th scope="col">{say(texts.waits2)}</th>
-				<th scope="col">{say(texts.longestWait)}</th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each given as each (each.players)}
-				<tr class:on={each.players === players}>
-					<td
-						>{say(texts.playerCountIncludesHereToday, {
-							playerCount: each.players,
-							includes: !!marked.includes(each.players)
-						})}</td
-					>
-					<td>{each.turns.mean.toFixed(1)}</td>
-					<td>{say(texts.to2, { min: each.turns.min, max: each.turns.max })}</td>
-					{#each each.sides as { name, turns } (name)}<td
-							>{say(texts.to2, { min: turns.min, max: turns.max })}</td
-						>{/each}
-					<td>{percent(each.waitShare)}</td>
-					<td>{Math.round(each.longestWaitSeconds)} s</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<NumbersTable {columns} {rows} chosen={String(players)} />
 </details>
 
 <style>
@@ -176,27 +192,5 @@
 		font-size: 13px;
 		color: var(--action);
 		padding: 4px 0;
-	}
-	table {
-		border-collapse: collapse;
-		width: 100%;
-	}
-	th,
-	td {
-		text-align: right;
-		font-size: 13px;
-		padding: 3px 0 3px 10px;
-		border-bottom: 1px solid var(--rule);
-	}
-	th {
-		font-weight: 700;
-	}
-	th:first-child,
-	td:first-child {
-		text-align: left;
-		padding-left: 0;
-	}
-	tr.on td {
-		font-weight: 750;
 	}
 </style>

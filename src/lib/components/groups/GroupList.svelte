@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { GroupOutput } from '$core/grouping';
+	import { meanRating, type GroupOutput } from '$core/grouping';
 	import type { Group } from '$core/model/practice';
 	import type { Context } from '$core/practice';
 	import Bib from '../bib/Bib.svelte';
@@ -26,18 +26,8 @@
 
 	const say = useWords();
 	const nameOf = (id: string) => context.playerById.get(id)?.name ?? id;
-	function rating(id: string): number | null {
-		const ratings = Object.values(context.playerById.get(id)?.ratings ?? {});
-		return ratings.length > 0
-			? ratings.reduce((sum, each) => sum + each, 0) / ratings.length
-			: null;
-	}
-	function mean(ids: readonly string[]): string {
-		const rated = ids.flatMap((id) => rating(id) ?? []);
-		return rated.length > 0
-			? (rated.reduce((sum, each) => sum + each, 0) / rated.length).toFixed(2)
-			: '';
-	}
+	const strength = (ids: readonly string[], digits: number) =>
+		meanRating(ids.flatMap((id) => context.playerById.get(id) ?? []))?.toFixed(digits) ?? '';
 	const skill = (id: string) => context.team.skillAreas.find((each) => each.id === id)?.name ?? id;
 	const spreads = $derived(
 		Object.entries(output?.spread ?? {}).map(([id, value]) => `${skill(id)} ${value.toFixed(2)}`)
@@ -50,7 +40,7 @@
 			<h3>
 				<Bib bib={group.bib} size={22} />
 				{say(texts.players, { indexCount: players[index]?.length ?? 0 })}
-				<span>{mean(players[index] ?? [])}</span>
+				<span>{strength(players[index] ?? [], 2)}</span>
 			</h3>
 			<ul>
 				{#each players[index] ?? [] as id (id)}
@@ -62,7 +52,7 @@
 						>
 							<span class="pin" aria-hidden="true">{pinned.includes(id) ? '●' : ''}</span>
 							{nameOf(id)}
-							<span class="rating">{rating(id)?.toFixed(1) ?? ''}</span>
+							<span class="rating">{strength([id], 1)}</span>
 						</button>
 					</li>
 				{/each}

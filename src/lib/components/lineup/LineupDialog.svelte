@@ -9,7 +9,7 @@
 	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
-	import { fewerPlaces } from './places';
+	import { fewerPlaces } from '$core/rotation';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/lineup';
 

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { fewerPlaces, placesOf } from './places';
+import { fewerPlaces } from '$core/rotation';
+import { placesOf } from './places';
 import { speaker } from '$words';
 
 const say = speaker(undefined);

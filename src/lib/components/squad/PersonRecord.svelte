@@ -4,6 +4,7 @@
 	import type { Team } from '$core/model/team';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/squad';
+	import NumbersTable from '../table/NumbersTable.svelte';
 	import { dayWords } from '../page/dates';
 	import { skillName } from '$core/model/skill';
 
@@ -23,6 +24,14 @@
 
 	const say = useWords();
 	const skill = (id: string) => skillName(id, team.skillAreas);
+	const counted = $derived(
+		kept.counted.map((each) => ({ ...each, id: each.skill, name: skill(each.skill) }))
+	);
+	const columns = $derived([
+		{ key: 'name' as const, heading: say(texts.skill) },
+		{ key: 'minutes' as const, heading: say(texts.min) },
+		{ key: 'turns' as const, heading: say(texts.turns) }
+	]);
 	const unit = (id: string | null) =>
 		id === null ? say(texts.noUnit) : (team.units.find((each) => each.id === id)?.name ?? id);
 	const said = ({ state, minutes, reason }: Omit<Attendance, 'person' | 'practice'>) => {
@@ -37,24 +46,7 @@
 	<section>
 		<h2>{say(texts.whatTheyWereGiven)}</h2>
 		{#if kept.counted.length > 0}
-			<table>
-				<thead>
-					<tr
-						><th scope="col">{say(texts.skill)}</th><th scope="col">{say(texts.min)}</th><th
-							scope="col">{say(texts.turns)}</th
-						></tr
-					>
-				</thead>
-				<tbody>
-					{#each kept.counted as each (each.skill)}
-						<tr>
-							<td>{skill(each.skill)}</td>
-							<td>{each.minutes}</td>
-							<td>{each.turns}</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<NumbersTable {columns} rows={counted} />
 		{:else}
 			<p>{say(texts.nothingYetNoPracticeWithThem)}</p>
 		{/if}
@@ -93,24 +85,6 @@
 		font-weight: 700;
 		padding-bottom: 4px;
 		border-bottom: 1px solid var(--rule);
-	}
-	table {
-		border-collapse: collapse;
-		width: 100%;
-	}
-	th,
-	td {
-		text-align: right;
-		font-size: 13px;
-		padding: 3px 0 3px 12px;
-	}
-	th {
-		font-weight: 700;
-	}
-	th:first-child,
-	td:first-child {
-		text-align: left;
-		padding-left: 0;
 	}
 	li,
 	p {

@@ -2,6 +2,7 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/together';
+	import NumbersTable from '$lib/components/table/NumbersTable.svelte';
 	import Matrix from '$lib/components/together/Matrix.svelte';
 	import type { PageData } from './$types';
 
@@ -17,6 +18,21 @@
 		};
 	}
 	const shown = $derived(data.together.pairs);
+	const pairs = $derived(
+		shown.map(({ a, b, times, minutes }) => ({
+			id: `${a} ${b}`,
+			one: nameOf(a).name,
+			other: nameOf(b).name,
+			times,
+			minutes
+		}))
+	);
+	const columns = $derived([
+		{ key: 'one' as const, heading: say(texts.one) },
+		{ key: 'other' as const, heading: say(texts.theOther) },
+		{ key: 'times' as const, heading: say(texts.times) },
+		{ key: 'minutes' as const, heading: say(texts.min) }
+	]);
 	/** The address of a part of the matrix, with all pairs or the first ones. */
 	const pageOf = (part: number, isWhole: boolean) =>
 		`?${new URLSearchParams({ part: String(part), ...(isWhole && { all: '' }) })}`;
@@ -54,24 +70,7 @@
 			</div>
 			<section>
 				<h2>{say(texts.leastMetOfPairsNever, { never: data.never, pairs: data.pairs })}</h2>
-				<table>
-					<thead>
-						<tr>
-							<th scope="col">{say(texts.one)}</th><th scope="col">{say(texts.theOther)}</th>
-							<th scope="col">{say(texts.times)}</th><th scope="col">{say(texts.min)}</th>
-						</tr>
-					</thead>
-					<tbody>
-						{#each shown as { a, b, times, minutes } (`${a} ${b}`)}
-							<tr>
-								<td>{nameOf(a).name}</td>
-								<td>{nameOf(b).name}</td>
-								<td>{times}</td>
-								<td>{minutes}</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
+				<NumbersTable {columns} rows={pairs} names={2} />
 				{#if data.pairs > shown.length || data.isWhole}
 					<a class="link" href={pageOf(data.part, !data.isWhole)} data-sveltekit-noscroll>
 						{data.isWhole ? say(texts.onlyTheLeastMet) : say(texts.pairsAsATable, { tableSize })}
@@ -118,24 +117,6 @@
 		font-weight: 700;
 		padding-bottom: 8px;
 		border-bottom: 1px solid var(--ink);
-	}
-	table {
-		border-collapse: collapse;
-		width: 100%;
-	}
-	th,
-	td {
-		font-size: 13px;
-		text-align: left;
-		padding: 4px 10px 4px 0;
-		border-bottom: 1px solid var(--rule);
-	}
-	th {
-		font-weight: 700;
-	}
-	th:nth-child(n + 3),
-	td:nth-child(n + 3) {
-		text-align: right;
 	}
 	section p {
 		color: var(--ink-soft);

@@ -9,7 +9,7 @@
 	import DrillRun from '$lib/components/drill/DrillRun.svelte';
 	import DrillWords from '$lib/components/drill/DrillWords.svelte';
 	import Ladder from '$lib/components/drill/Ladder.svelte';
-	import { givenByPlayers, givenWith } from '$lib/components/drill/numbers';
+	import { givenByPlayers, givenWith } from '$core/building';
 	import TurnsChart from '$lib/components/drill/TurnsChart.svelte';
 	import Uses from '$lib/components/drill/Uses.svelte';
 	import Page from '$lib/components/page/Page.svelte';

@@ -8,7 +8,7 @@
 	import { page } from '$app/state';
 	import { clockAt, compassName, sunOver } from '$core/conditions';
 	import { halfOverlaps } from '$core/ground';
-	import { copiesByFixtures, copiesInZone } from '$core/sizing';
+	import { copiesServed } from '$core/sizing';
 	import type { Ground, Zone } from '$core/model/team';
 	import GroundMap from '$lib/components/ground/GroundMap.svelte';
 	import GroundPanel from '$lib/components/ground/GroundPanel.svelte';
@@ -64,7 +64,7 @@
 
 	function holds(zone: Zone): number | null {
 		if (!drill) return null;
-		return Math.min(copiesInZone(drill, zone, drill.group.ideal), copiesByFixtures(drill, zone));
+		return copiesServed(drill, zone, drill.group.ideal);
 	}
 	const held = $derived(
 		editor.shown.zones.reduce((most, zone) => Math.max(most, holds(zone) ?? 0), 0)

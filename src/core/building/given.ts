@@ -1,9 +1,7 @@
-import { runningShare } from '$core/building';
 import { mean } from 'd3-array';
-import { resolveDrill, simulate, type SimulateOutput } from '$core/drill';
-import type { Drill } from '$core/model/drill';
-import texts from '$texts/drill';
-import type { Say } from '$words';
+import { resolveDrill, simulate, type SimulateOutput } from '../drill';
+import type { Drill } from '../model/drill';
+import { runningShare } from './sizeHere';
 
 /** What one player of one copy gets with a number of players, in a stretch of minutes. */
 export interface Given {
@@ -75,10 +73,9 @@ export interface RungNumbers {
 export function ladderNumbers(
 	drill: Drill,
 	players: number,
-	asked: Omit<Asked, 'rung'>,
-	say: Say
+	asked: Omit<Asked, 'rung'>
 ): RungNumbers[] {
-	const steps = [{ id: undefined, name: drill.name, change: say(texts.asItIs) }, ...drill.rungs];
+	const steps = [{ id: undefined, name: drill.name, change: '' }, ...drill.rungs];
 	return steps.map(({ id, name, change }) => {
 		const resolved = resolveDrill(drill, id);
 		const { min, max } = resolved.ok ? resolved.value.group : drill.group;

@@ -1,10 +1,7 @@
 import { expect, test } from 'vitest';
-import { simulate } from '$core/drill';
-import { demoContext } from '../../../../tests/support/demo';
-import { givenByPlayers, ladderNumbers } from './numbers';
-import { speaker } from '$words';
-
-const say = speaker(undefined);
+import { simulate } from '../drill';
+import { demoContext } from '../../../tests/support/demo';
+import { givenByPlayers, ladderNumbers } from '.';
 
 const { shelf } = demoContext('harbour-minis');
 const drill = (id: string) => {
@@ -26,7 +23,7 @@ test('every number that a copy takes is simulated, the more the fewer turns', ()
 });
 
 test('a ladder gives each rung with the nearest number that it takes', () => {
-	const ladder = ladderNumbers(drill('two-and-the-crab'), 3, { minutes: 10, adults: 0 }, say);
+	const ladder = ladderNumbers(drill('two-and-the-crab'), 3, { minutes: 10, adults: 0 });
 	expect(ladder.map(({ id }) => id)).toEqual([undefined, 'three', 'free-crab']);
 	expect(ladder.map(({ given }) => given?.players)).toEqual([3, 4, 3]);
 	expect(ladder.every(({ given }) => given !== null)).toBe(true);
