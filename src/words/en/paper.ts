@@ -12,7 +12,7 @@ export default messages({
 	whatWhereWho: 'What, where, who',
 	cues: '{Cues}',
 	slotsOfWhistleAt:
-		': {slotCount, plural, one {# {slot}} other {# {slots}}} of {floor}:{value}, whistle at {slice}',
+		'· {count, plural, one {# {slot}} other {# {slots}}} of {length}, whistle at {times}',
 	sides: 'sides: {sides}',
 	care: 'Care: {cautions}',
 	groupsIn: '{Groups} in {name}',

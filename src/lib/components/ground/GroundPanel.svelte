@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Checkbox, TextInput } from 'carbon-components-svelte';
 	import type { Ground } from '$core/model/team';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/ground';
@@ -31,16 +32,16 @@
 </script>
 
 <section aria-label={say(texts.ground)}>
-	<label class="caption name" for="ground-name">
-		{say(texts.ground)}
-		<input
-			class="typed"
+	<div class="name">
+		<TextInput
 			id="ground-name"
-			maxlength="200"
+			size="sm"
+			labelText={say(texts.ground)}
+			maxlength={200}
 			value={ground.name}
-			onchange={(event) => onset({ ...ground, name: event.currentTarget.value })}
+			on:change={(event) => onset({ ...ground, name: String(event.detail ?? '') })}
 		/>
-	</label>
+	</div>
 	<Metres
 		id="ground-length"
 		label={say(texts.long)}
@@ -84,14 +85,11 @@
 		value={longitude}
 		onset={(value) => setPlace({ longitude: value })}
 	/>
-	<label class="tickable">
-		<input
-			type="checkbox"
-			checked={ground.indoors ?? false}
-			onchange={(event) => setIndoors(event.currentTarget.checked)}
-		/>
-		{say(texts.underARoof)}
-	</label>
+	<Checkbox
+		labelText={say(texts.underARoof)}
+		checked={ground.indoors ?? false}
+		on:check={(event) => setIndoors(event.detail)}
+	/>
 </section>
 
 <style>
@@ -103,9 +101,5 @@
 	}
 	.name {
 		grid-column: 1 / -1;
-	}
-	.name .typed {
-		font-size: 15px;
-		font-weight: 700;
 	}
 </style>

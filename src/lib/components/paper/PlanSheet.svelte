@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { type Evaluation, playersNowhere } from '$core/playing';
+	import { type Evaluation, type PeriodWindow, playersNowhere } from '$core/playing';
 	import Bib from '../bib/Bib.svelte';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import { clockAt } from '$core/conditions';
@@ -34,6 +34,17 @@
 			)
 		)
 	);
+	/** Minutes and seconds of a slot, `7:07`. */
+	function slotLength({ slots: [{ fromSecond, toSecond }] }: PeriodWindow): string {
+		const seconds = toSecond - fromSecond;
+		return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+	}
+	/** When the whistle sends everyone to the next station: the move comes before the slot. */
+	const whistles = ({ period, slots }: PeriodWindow) =>
+		slots
+			.slice(1)
+			.map(({ fromSecond }) => clockAt(practice.start, fromSecond - (period.moveSeconds ?? 0)))
+			.join(', ');
 </script>
 
 <article class="sheet" class:dense={isDense}>
@@ -76,17 +87,9 @@
 						<strong>{window.period.name}</strong>
 						{#if window.slots.length > 0}
 							{say(texts.slotsOfWhistleAt, {
-								slotCount: window.slots.length,
-								floor: Math.floor((window.slots[0].toSecond - window.slots[0].fromSecond) / 60),
-								value: String(
-									(window.slots[0].toSecond - window.slots[0].fromSecond) % 60
-								).padStart(2, '0'),
-								slice: window.slots
-									.slice(1)
-									.map(({ fromSecond }) =>
-										clockAt(practice.start, fromSecond - (window.period.moveSeconds ?? 0))
-									)
-									.join(', ')
+								count: window.slots.length,
+								length: slotLength(window),
+								times: whistles(window)
 							})}
 						{/if}
 						{#if window.period.note}<span class="note">{window.period.note}</span>{/if}

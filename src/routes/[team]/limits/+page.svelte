@@ -36,7 +36,6 @@
 		isChanged: () => isChanged,
 		reload: invalidateAll
 	});
-	const number = (typed: string) => (typed === '' ? null : Number(typed));
 	const isOwn = (fact: LimitFact) => values[fact.key] !== shown(fact, DEFAULT_LIMITS);
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 </script>
@@ -88,32 +87,30 @@
 				<fieldset>
 					<legend>{say(texts.playersPerAdultByAge)}</legend>
 					{#each ages as { under, players }, index (index)}
-						<label
-							>{say(texts.under)}
-							<input
-								type="number"
-								name="under"
-								min="1"
-								max="99"
-								value={under}
-								oninput={(event) =>
-									(ages = ages.with(index, { under: number(event.currentTarget.value), players }))}
-								required
-							/></label
-						>
-						<label
-							>{say(texts.oneFor)}
-							<input
-								type="number"
-								name="players"
-								min="1"
-								max="99"
-								value={players}
-								oninput={(event) =>
-									(ages = ages.with(index, { under, players: number(event.currentTarget.value) }))}
-								required
-							/></label
-						>
+						<NumberInput
+							id="under-{index}"
+							name="under"
+							size="sm"
+							hideSteppers
+							labelText={say(texts.under)}
+							min={1}
+							max={99}
+							required
+							value={under}
+							on:input={(event) => (ages = ages.with(index, { under: event.detail, players }))}
+						/>
+						<NumberInput
+							id="players-{index}"
+							name="players"
+							size="sm"
+							hideSteppers
+							labelText={say(texts.oneFor)}
+							min={1}
+							max={99}
+							required
+							value={players}
+							on:input={(event) => (ages = ages.with(index, { under, players: event.detail }))}
+						/>
 					{/each}
 				</fieldset>
 				<span>{say(texts.howManyPlayersOneAdultMay)}</span>
@@ -165,27 +162,13 @@
 		border: 0;
 		padding: 0;
 		display: grid;
-		grid-template-columns: 1fr 1fr;
+		min-width: 0;
+		grid-template-columns: repeat(2, minmax(0, 1fr));
 		gap: 6px 12px;
 	}
 	legend {
 		font-size: 12px;
 		padding-bottom: 4px;
-	}
-	label {
-		display: flex;
-		gap: 6px;
-		align-items: baseline;
-		font-size: 13px;
-	}
-	input {
-		width: 56px;
-		min-height: 28px;
-		font: inherit;
-		border: 0;
-		border-bottom: 1px solid var(--ink-soft);
-		background: #fff;
-		padding: 2px 6px;
 	}
 	.actions {
 		display: flex;
@@ -196,5 +179,9 @@
 		li {
 			grid-template-columns: 1fr;
 		}
+	}
+	/* Two in the width of one: narrower than a number usually is. */
+	fieldset :global(.bx--number input) {
+		min-width: 0;
 	}
 </style>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { pathText } from '$core/base';
-	import { Button } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
@@ -18,6 +18,7 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/ground';
+	import { howMany } from '$words';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { GroundEditor } from '$lib/state/groundEditor.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -120,13 +121,10 @@
 		<div class="drawn">
 			<GroundMap {editor} {sun} {holds} />
 			<div class="tools">
-				<label class="caption" for="drill">
-					{say(texts.copiesOfDrill)}
-					<select class="typed" id="drill" bind:value={drillId}>
-						<option value="">{say(texts.noneShown)}</option>
-						{#each data.drills as { id, name } (id)}<option value={id}>{name}</option>{/each}
-					</select>
-				</label>
+				<Select id="drill" size="sm" labelText={say(texts.copiesOfDrill)} bind:selected={drillId}>
+					<SelectItem value="" text={say(texts.noneShown)} />
+					{#each data.drills as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+				</Select>
 				<p>
 					{#if drill}
 						{say(texts.mFor, {
@@ -137,10 +135,13 @@
 						})}
 					{/if}
 				</p>
-				<label class="caption" for="sun-day">
-					{say(texts.sunOn)}
-					<input class="typed" id="sun-day" type="date" bind:value={date} />
-				</label>
+				<TextInput
+					id="sun-day"
+					type="date"
+					size="sm"
+					labelText={say(texts.sunOn)}
+					bind:value={date}
+				/>
 				<label class="caption" for="sun-minutes">
 					{clockAt(data.next.start, minutes * 60)}
 					<input
@@ -200,7 +201,7 @@
 						<span>{zone.length} × {zone.width} m</span>
 						<span>
 							{Object.entries(zone.fixtures ?? {})
-								.map(([item, count]) => `${count} ${item}`)
+								.map(([item, count]) => howMany(count, item))
 								.join(', ')}
 						</span>
 					</li>

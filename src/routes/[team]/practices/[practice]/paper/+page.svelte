@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button } from 'carbon-components-svelte';
+	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { evaluate } from '$core/playing';
 	import { toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
@@ -24,10 +24,7 @@
 <BibShapes />
 <header>
 	<a href="/{practice.teamId}/practices/{practice.id}">{say(texts.backToTheBoard)}</a>
-	<label class="tickable"
-		><input type="checkbox" bind:checked={withDrawings} />
-		{say(texts.withDrawingsOfTheDrills)}</label
-	>
+	<Checkbox labelText={say(texts.withDrawingsOfTheDrills)} bind:checked={withDrawings} />
 	<Button size="small" on:click={() => window.print()}>{say(texts.printThisSheet)}</Button>
 </header>
 <main>
