@@ -1,25 +1,71 @@
 // What is looked at without a browser; the first step that fails ends it.
+import { spawn } from 'node:child_process';
 import { run } from './lib.mjs';
 
-/** Format, lint, types and imports: seconds each. */
+const CACHE = 'node_modules/.cache';
+
+/** Format, lint, types and imports: two rows of steps that run side by side. */
 export const STATIC = [
-	['Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
-	['Routes', 'npx', ['svelte-kit', 'sync']],
-	['Lint', 'npx', ['eslint', '.']],
-	['Core alone', 'npx', ['tsc', '-p', 'tsconfig.core.json']],
-	['Command line types', 'npx', ['tsc', '-p', 'src/cli/tsconfig.json']],
 	[
-		'Types',
-		'npx',
-		['svelte-check', '--tsconfig', './tsconfig.json', '--threshold', 'warning', '--output', 'human']
+		[
+			'Format',
+			[
+				'prettier',
+				'--check',
+				'--log-level',
+				'warn',
+				'--cache',
+				'--cache-location',
+				`${CACHE}/prettier`,
+				'.'
+			]
+		],
+		['Lint', ['eslint', '--cache', '--cache-location', `${CACHE}/eslint/`, '.']]
 	],
-	['Imports', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', 'src']]
+	[
+		['Routes', ['svelte-kit', 'sync']],
+		[
+			'Types',
+			[
+				'svelte-check',
+				'--tsconfig',
+				'./tsconfig.json',
+				'--threshold',
+				'warning',
+				'--output',
+				'human'
+			]
+		],
+		['Core alone', ['tsc', '-p', 'tsconfig.core.json']],
+		['Command line types', ['tsc', '-p', 'src/cli/tsconfig.json']],
+		['Imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'src']]
+	]
 ];
 
-/** Runs steps one after another, each with its name over it. */
-export function runSteps(steps) {
-	for (const [name, command, args] of steps) {
-		console.log(`\n── ${name}`);
-		run(command, args);
-	}
+/** Runs a step to its end; gives what it printed and how it ended. */
+const runQuietly = (args) =>
+	new Promise((resolve) => {
+		const child = spawn('npx', args, { stdio: ['ignore', 'pipe', 'pipe'] });
+		let printed = '';
+		for (const stream of [child.stdout, child.stderr])
+			stream.on('data', (bytes) => (printed += bytes));
+		child.on('close', (code) => resolve({ printed, code: code ?? 1 }));
+	});
+
+/** Runs rows of steps side by side, each step with its name over what it printed; one that fails ends it all. */
+export async function runRows(rows) {
+	const runRow = async (steps) => {
+		for (const [name, args] of steps) {
+			const { printed, code } = await runQuietly(args);
+			console.log(`\n── ${name}\n${printed.trim()}`);
+			if (code !== 0) process.exit(code);
+		}
+	};
+	await Promise.all(rows.map(runRow));
+}
+
+/** Runs tests, with a name over them. */
+export function runTests(name, args) {
+	console.log(`\n── ${name}`);
+	run('npx', ['vitest', 'run', ...args]);
 }

@@ -3,7 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { build, checkNode, install, ROOT, run } from './lib.mjs';
-import { runSteps, STATIC } from './steps.mjs';
+import { runRows, runTests, STATIC } from './steps.mjs';
 
 checkNode();
 process.chdir(ROOT);
@@ -38,7 +38,8 @@ function findBrowser() {
 install();
 findBrowser();
 findPostgres();
-runSteps([...STATIC, ['Unit and database tests', 'npx', ['vitest', 'run']]]);
+await runRows(STATIC);
+runTests('Unit and database tests', []);
 console.log('\n── Build');
 build();
 console.log('\n── Journeys');
