@@ -103,13 +103,13 @@ test('drills go out as files and a drawing, and come in after what clashes is de
 	await expect(page.getByText('drill.json: effort expected 10 or less')).toBeVisible();
 	await input.setInputFiles(file(drill));
 	await look.click();
-	await expect(page.getByText('channel-duel is here already, the same')).toBeVisible();
+	await expect(page.getByText('channel-duel already here, unchanged')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Import the drills' })).toBeHidden();
 	await input.setInputFiles(file({ ...drill, name: 'Channel duel, wider' }));
 	await look.click();
 	await page
 		.getByLabel('What becomes of Channel duel, wider')
-		.selectOption('take it as a new revision');
+		.selectOption('import it as a new revision');
 	await page.getByRole('button', { name: 'Import the drills' }).click();
 	await page.getByRole('link', { name: 'Channel duel, wider' }).click();
 	await page.getByRole('link', { name: '1', exact: true }).click();
@@ -139,8 +139,8 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await act(page.getByLabel('Spot', { exact: true }).nth(2).fill('guard'));
 	await act(page.getByLabel('Role of guard').selectOption('opponent'));
 	await expect(page.getByText(/It does not run yet/)).toBeVisible();
-	await act(page.getByLabel('Least players').fill('3'));
-	await act(page.getByLabel('Least players').press('Enter'));
+	await act(page.getByLabel('Fewest players').fill('3'));
+	await act(page.getByLabel('Fewest players').press('Enter'));
 	await expect(page.getByText(/It balances/)).toBeVisible();
 	await act(page.getByLabel('Then goes to of work').selectOption('guard'));
 	await expect(

@@ -54,7 +54,7 @@ test('a practice is kept as a template, and a new one starts with it', async ({ 
 
 	await open(page, `${server.url}/saltmarsh/practices/templates`);
 	await page.getByRole('button', { name: 'Remove Stations and a game' }).click();
-	await expect(page.getByText('There is none yet.')).toBeVisible();
+	await expect(page.getByText('No templates yet.')).toBeVisible();
 });
 
 test('two browsers on one practice keep both changes, and ask where both changed the same', async ({

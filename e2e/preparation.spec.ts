@@ -82,7 +82,7 @@ test('a player’s page holds what a practitioner said, and gives or removes all
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	const [download] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('link', { name: 'Download what is kept' }).click()
+		page.getByRole('link', { name: 'Download their data' }).click()
 	]);
 	const kept = JSON.parse(readFileSync(await download.path(), 'utf8'));
 	expect(kept.person).toMatchObject({ name: 'Keziah Stainmoor', note: 'Left stick down.' });

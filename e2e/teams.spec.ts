@@ -11,7 +11,7 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await page.getByLabel('Sport').selectOption({ label: 'Team handball' });
 	await page.getByLabel('Head coach').fill('Ines Marlow');
 	await page.getByLabel('Oldest, years').fill('3');
-	await page.getByLabel(/^Players, one a line/).fill('7 Ada Lind\n8 Bo Farrow\nCy Ötker');
+	await page.getByLabel(/^Players, one per line/).fill('7 Ada Lind\n8 Bo Farrow\nCy Ötker');
 	await page.getByLabel('Oldest, years').fill('11');
 	await page.getByRole('button', { name: 'Create team' }).click();
 	await expect(page.getByText('is younger than the youngest').first()).toBeVisible();

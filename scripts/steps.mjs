@@ -7,19 +7,7 @@ const CACHE = 'node_modules/.cache';
 /** Format, lint, types and imports: two rows of steps that run side by side. */
 export const STATIC = [
 	[
-		[
-			'Format',
-			[
-				'prettier',
-				'--check',
-				'--log-level',
-				'warn',
-				'--cache',
-				'--cache-location',
-				`${CACHE}/prettier`,
-				'.'
-			]
-		],
+		['Format', ['prettier', '--check', '--log-level', 'warn', '--cache', '.']],
 		['Lint', ['eslint', '--cache', '--cache-location', `${CACHE}/eslint/`, '.']]
 	],
 	[

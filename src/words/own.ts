@@ -29,7 +29,7 @@ const argument = (word: string) => word.replace(/-(\w)/g, (_, letter) => letter.
 
 /**
  * The words of the glossary, or a team's own for them, as every message can use them: `player`,
- * `players`, `aPlayer`, and each with a capital in its name for one in the word.
+ * `players`, `aPlayer` or `anAdult`, and each with a capital in its name for one in the word.
  */
 export function wordsOf(own: OwnWords | undefined): Values {
 	const values: Record<string, string> = {};
@@ -42,7 +42,9 @@ export function wordsOf(own: OwnWords | undefined): Values {
 		const [one, several] = typed === '' ? [word, many] : oneAndMany(typed);
 		put(argument(word), one);
 		put(argument(many), several);
-		put(`a${capital(argument(word))}`, withArticle(one));
+		// Written as it reads with the word of the glossary: `aPlayer`, `anAdult`.
+		for (const article of ['a', 'an'])
+			put(`${article}${capital(argument(word))}`, withArticle(one));
 	}
 	return values;
 }

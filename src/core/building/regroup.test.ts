@@ -80,7 +80,7 @@ test('halves of the groups meet a new half at each station', () => {
 	});
 	if (!round.ok) throw new Error(round.failure.message);
 	const { next, words } = after(reround(withGroups(period, halves), round.value, context.limits));
-	expect(words).toBe('Go through Four stations in another round');
+	expect(words).toBe('Change the rotation of Four stations');
 	const evaluation = evaluate(next, context);
 	expect(evaluation.playerClashes).toEqual([]);
 	const runs = evaluation.runs.filter(({ run }) => run.slot !== null && run.players.length > 0);

@@ -276,7 +276,7 @@ describe('check', () => {
 		const mended = (finding?.fixes ?? []).map((fix) => after(twice, fix));
 		expect(mended.map((each) => of(each, 'player-twice').filter(isTheirs))).toEqual([[], []]);
 		const said = finding?.fixes.map((fix) => describeEdit(fix, { practice: twice, context }, say));
-		expect(said?.some((each) => / out of Four stations$/.test(each))).toBe(true);
+		expect(said?.some((each) => / from Four stations$/.test(each))).toBe(true);
 	});
 
 	test('counts only adults who may have players of this age in charge', () => {

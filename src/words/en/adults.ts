@@ -3,13 +3,13 @@ import { messages } from '../message';
 export default messages({
 	adults: '{Adults}',
 	whoComesThisWeek: 'Who comes this week',
-	addAdult: 'Add {aAdult}',
+	addAdult: 'Add {anAdult}',
 	saveTheAdults: 'Save the {adults}',
 	noAdultIsHereYetAdd: 'No {adult} is here yet. Add who coaches and who helps.',
 	nameRoleAndUnitsGoPractices:
-		'Name, role and {units} go. {Practices} that asked for them say that somebody is missing.',
+		'Their name, role and {units} are deleted. {Practices} that they were planned for will say that {anAdult} is missing.',
 	coachesAndHelpersWhoeverMayNot:
-		'Coaches and helpers. Whoever may not have {players} of this age in charge is not counted where {adults} are too few.',
+		'Coaches and helpers. Those who may not have {players} of this age in charge do not count as supervision.',
 	of: '{heading} of {name}',
 	thatMayHaveInCharge: '{heading} that {name} may have in charge',
 	name: 'Name',

@@ -16,11 +16,11 @@ export default messages({
 	attendanceInWeek: 'Attendance in week {week}',
 	week: 'Week {week}',
 	thisWeek: 'This week',
-	noPracticeIsPlannedInThis: 'No {practice} is planned in this week.',
+	noPracticeIsPlannedInThis: 'No {practice} is planned this week.',
 	createPractice: 'Create {aPractice}',
 	saveAttendance: 'Save attendance',
 	practiceThatIsToComeIs:
-		'{APractice} that is to come is planned with it at once; of one that was held, {turns} and minutes are counted anew.',
+		'{APractice} still to come is planned again at once; for one that was held, {turns} and minutes are counted again.',
 	usuallyLate2: 'Usually late: {map}.',
 	nobodyIsUsuallyLate: 'Nobody is usually late.',
 	lateOfMinAbout: 'late {late} of {asked}, about {minutes} min',

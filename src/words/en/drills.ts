@@ -32,8 +32,8 @@ export default messages({
 	whoFeeds: 'Who feeds',
 	forPlayersHere: 'For {here} {players} here:',
 	waits: '{reps}, waits {percent}',
-	doesNotRunSo: 'does not run so',
-	adult: '{aAdult}',
+	doesNotRunSo: 'cannot run this way',
+	adult: '{anAdult}',
 	playersInTurn: '{players} in {turn}',
 	edit2: 'Edit {name}',
 	backToTheDrill: 'Back to the {drill}',
@@ -43,17 +43,17 @@ export default messages({
 	drillOrAZipOfDrills: '{ADrill}, or a zip of {drills}',
 	lookAtTheFile: 'Look at the file',
 	newDrillsThatAreHereAlready:
-		'{count, plural, one {# new {drill}} other {# new {drills}}}, {same} that are here already, {clash} to decide, {faulty} with faults that are left out.',
+		'{count, plural, one {# new {drill}} other {# new {drills}}}, {same} already here, {clash} to decide, {faulty} with faults, left out.',
 	whatBecomesOf: 'What becomes of {name}',
 	leaveItOut: 'leave it out',
-	takeItAsANewRevision: 'take it as a new revision',
-	takeItAsAnotherDrill: 'take it as another {drill}',
+	takeItAsANewRevision: 'import it as a new revision',
+	takeItAsAnotherDrill: 'import it as another {drill}',
 	importTheDrills: 'Import the {drills}',
 	isNew: 'is new',
-	isHereAlreadyTheSame: 'is here already, the same',
-	isAnotherHere: 'is another here',
+	isHereAlreadyTheSame: 'already here, unchanged',
+	isAnotherHere: 'differs from the one here',
 	drillsTravelAsFieldplanDrill1:
-		'{Drills} travel as fieldplan/{drill}@1, plain JSON: one file {aDrill}, or many in a zip. Nothing is stored before you say so.',
+		'{Drills} travel as fieldplan/drill@1, plain JSON: one file per {drill}, or many in a zip. Nothing is stored before you say so.',
 	whoStandsWhereHowLongTurn:
 		'Who stands where, how long {aTurn} takes, who goes where after it: the rest is computed.'
 });

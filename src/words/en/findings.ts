@@ -65,7 +65,7 @@ export default messages({
 	rungSkipped: '{name} climbs to "{to}" without "{missing}" before it.',
 	skillTwice:
 		'{where} {many, plural, one {has} other {have}} the same main skill as {first}: {skill}.',
-	dailyMissing: '{name} is for every {practice} and not in this one.',
+	dailyMissing: '{name} is meant for every {practice} and is missing here.',
 	setupClash: '{name} takes {seconds} s to lay out; {first} leaves its {ground} {free} s before.',
 	setupClashMore:
 		'{name} and {more} more beside it take {seconds} s to lay out; {first} leaves their {ground} {free} s before.',

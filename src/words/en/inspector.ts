@@ -38,7 +38,7 @@ export default messages({
 	block: '{Block}',
 	blocked: 'Blocked: {reasons}',
 	waits: '{reps} · waits {percent}',
-	adultFeeds: '· {aAdult} feeds',
+	adultFeeds: '· {anAdult} feeds',
 	bestFree: 'best free',
 	groupsOfTheDrillTakesTo: '{groups} of {sizes}, the {drill} takes {min} to {max}',
 	adultsShort: '{short, plural, one {# {adult}} other {# {adults}}} short',

@@ -55,7 +55,7 @@ export default messages({
 	itRestsOnAChangeThat: 'It rests on a change that was not saved.',
 	somebodyElseChangedThisPracticeToo:
 		'Somebody else changed this {practice} too. Both changes are kept.',
-	theCalculationBrokeOffTryAgain: 'The calculation broke off; try again.',
+	theCalculationBrokeOffTryAgain: 'The search stopped unexpectedly. Try again.',
 	stopHere: 'Stop here',
 	allTeams: 'All teams',
 	main: 'Main',

@@ -32,7 +32,7 @@ export default messages({
 	archived: '{showsArchived, select, true {Hide} other {Show}} {archived} archived',
 	again: '{dayWords} again',
 	itsPeriodsComeAlongSayWhen:
-		'Its {periodCount, plural, one {# {period}} other {# {periods}}} come along. Say when, and who comes this time.',
+		'Its {periodCount, plural, one {# {period}} other {# {periods}}} are copied. Choose the day and who comes this time.',
 	startEmptyOrWithATemplate: 'Start empty, or with a template:',
 	date: 'Date',
 	starts: 'Starts',
@@ -46,12 +46,12 @@ export default messages({
 	createPractice: 'Create {practice}',
 	templates: 'Templates',
 	thePeriodsOfPracticeWithoutIts:
-		'The {periods} of {aPractice} without its day. A new {practice} can start with one.',
+		'The {periods} of {aPractice}, without a date. Start a new {practice} with one.',
 	min: '{minutes} min',
 	newPracticeFrom: 'New {practice} from {name}',
 	remove: 'Remove {name}',
 	remove2: 'Remove',
-	thereIsNoneYetKeepPractice: 'There is none yet. Keep {aPractice} that went well as the first.',
+	thereIsNoneYetKeepPractice: 'No templates yet. Save {aPractice} that went well as your first.',
 	savePracticeAsATemplate: 'Save {aPractice} as a template',
 	practice: '{Practice}',
 	called: 'Called',

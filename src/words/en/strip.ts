@@ -2,7 +2,7 @@ import { messages } from '../message';
 
 export default messages({
 	whoDoesWhat: 'Who does what',
-	aMarkAMinute: 'a mark a minute',
+	aMarkAMinute: 'one mark per minute',
 	asAStrip: 'As a strip',
 	asATable: 'As a table',
 	timeOfPlayersTheTableSays:

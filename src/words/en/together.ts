@@ -6,20 +6,20 @@ export default messages({
 	pointAtASquareOrGo: 'Point at a square, or go through them with the arrow keys.',
 	and: '{a} and {b}: {count, plural, =0 {never yet} one {# time, {minutes} min} other {# times, {minutes} min}}',
 	whoHasWorkedWithWhom: 'Who has worked with whom',
-	withTwoPlayersInTheSquad: 'With two {players} in the {squad} this begins to say something.',
+	withTwoPlayersInTheSquad: 'This page needs at least two {players} in the {squad}.',
 	addPlayers: 'Add {players}',
 	partsOfTheSquad: 'Parts of the {squad}',
-	theSquadInPartsWhoWorked: 'The {squad} in parts, who worked together most in one:',
+	theSquadInPartsWhoWorked: 'The {squad} in parts; those who worked together most are in one part:',
 	leastMetOfPairsNever: 'Least met: {never} of {pairs} pairs never',
 	one: 'One',
 	theOther: 'The other',
 	times: 'times',
 	min: 'min',
-	onlyTheLeastMet: 'Only the least met',
+	onlyTheLeastMet: 'Show only the least met',
 	pairsAsATable: '{tableSize} pairs as a table',
 	groupsOfTheKindFreshOn: '{Groups} of the kind "fresh" on the board put these together first.',
 	theLeastMet: 'The {mostPairs} least met',
 	all: 'All {pairs}',
 	practicesWereHeldASquareIs:
-		'{held} {practices} were held. A square is larger the more minutes two were in {aGroup} together; who worked together most stands side by side; a ring has never met.'
+		'{held, plural, one {# {practice} was} other {# {practices} were}} held. A square is larger the more minutes two were in {aGroup} together; those who worked together most stand side by side; a ring marks two who have never met.'
 });
