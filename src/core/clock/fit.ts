@@ -36,8 +36,7 @@ export const FitOutput = Type.Object(
 			Type.Record(Type.String(), Type.Number()),
 			'Minutes of each period that stays, by id'
 		),
-		/** Ids in the order of dropping. */
-		dropped: says(Type.Array(Id), 'Ids of periods that have no time'),
+		dropped: says(Type.Array(Id), 'Ids of periods that have no time, in the order of dropping'),
 		spare: says(Type.Number(), 'Minutes that no period can use')
 	},
 	closed

@@ -70,17 +70,19 @@ export const GroupInput = Type.Object(
 /** What `group` gives. */
 export const GroupOutput = Type.Object(
 	{
-		/** Ids; `groups[i]` has `sizes[i]` of them. */
-		groups: says(Type.Array(Type.Array(Key)), 'Ids of players by group'),
-		/** By skill: the largest group mean less the smallest. */
+		groups: says(
+			Type.Array(Type.Array(Key)),
+			'Ids of players by group; `groups[i]` has `sizes[i]` of them'
+		),
 		spread: says(
 			Type.Record(Type.String(), Type.Number()),
-			'Difference of the largest and the smallest group mean, by skill'
+			'By skill: the largest group mean less the smallest'
 		),
-		/** Times that members of a group have met before, summed over pairs. */
-		repeats: says(Type.Number(), 'Times that pairs of a group had been together before'),
-		/** What was made least, the first number first. */
-		score: says(Type.Array(Type.Number()), 'How good it is, from the weightiest on; less is better')
+		repeats: says(
+			Type.Number(),
+			'Times that members of a group have met before, summed over pairs'
+		),
+		score: says(Type.Array(Type.Number()), 'What was made least, the first number first')
 	},
 	closed
 );

@@ -6,10 +6,11 @@ export const Attendance = Type.Object(
 	{
 		practice: says(Id, 'Id of the practice'),
 		person: says(Id, 'Id of the player or the adult'),
-		/** `here`: of a practice that was held, somebody who came though nobody planned with them. */
-		state: says(Type.Enum(['here', 'late', 'absent']), 'How they came'),
-		/** Minutes after the start, of somebody who is late. */
-		minutes: Type.Optional(says(Minutes, 'Minutes that they were late')),
+		state: says(
+			Type.Enum(['here', 'late', 'absent']),
+			'How they came; `here`, of a practice that was held: somebody who came though nobody planned with them'
+		),
+		minutes: Type.Optional(says(Minutes, 'Minutes after the start, of somebody who is late')),
 		reason: Type.Optional(says(Text, 'Why they were late or absent'))
 	},
 	closed

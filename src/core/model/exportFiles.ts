@@ -35,7 +35,6 @@ export const ExportPerson = Type.Object(
 		note: Type.Optional(says(Text, 'What coaches should know')),
 		skills: Type.Optional(says(Type.Array(Id), 'Ids of skill areas that an adult can lead')),
 		ages: Type.Optional(says(Ages, 'Ages of players that an adult may have in charge, in years')),
-		/** Null from the day on that the player is of no unit any more. */
 		units: says(
 			Type.Array(
 				Type.Object(
@@ -48,7 +47,6 @@ export const ExportPerson = Type.Object(
 			),
 			'Units of a player, from the day each holds'
 		),
-		/** Null from the day on that the player is not rated any more. */
 		ratings: says(
 			Type.Array(
 				Type.Object(
@@ -88,32 +86,29 @@ export const ExportTeam = Type.Object(
 		team: says(Team, 'The team'),
 		seasons: says(Type.Array(Season, { minItems: 1 }), 'Its seasons'),
 		people: says(Type.Array(ExportPerson, { maxItems: 2000 }), 'Players and adults'),
-		/** Ids of people who were removed: practices keep a place for them, without a name. */
 		gone: Type.Optional(
 			says(
 				Type.Array(Id, { maxItems: 5000 }),
-				'Ids of people who were removed: practices keep their places'
+				'Ids of people who were removed: practices keep a place for them, without a name'
 			)
 		),
 		grounds: says(Type.Array(Ground, { minItems: 1 }), 'Its grounds, the usual one first'),
-		/** What the team had at first. */
-		kit: says(Type.Array(KitItem), 'What it carries now'),
-		/** What it had from later days on, in order of time. */
+		kit: says(Type.Array(KitItem), 'What the team had at first'),
 		kitFrom: Type.Optional(
-			says(from(Type.Array(KitItem)), 'What it carried before, from the day each list held')
+			says(from(Type.Array(KitItem)), 'What it had from later days on, in order of time')
 		),
-		/** What it set itself of the limits at first: from the day `limitsSince` on, or always. */
 		limits: Type.Optional(
-			says(Type.Partial(Limits, closed), "Limits that differ from the application's now")
+			says(
+				Type.Partial(Limits, closed),
+				'What it set itself of the limits at first: from the day `limitsSince` on, or always'
+			)
 		),
 		limitsSince: Type.Optional(says(Day, 'First day that they hold')),
-		/** What it set from later days on, in order of time. */
 		limitsFrom: Type.Optional(
-			says(from(Type.Partial(Limits, closed)), 'Limits before, from the day each held')
+			says(from(Type.Partial(Limits, closed)), 'What it set from later days on, in order of time')
 		),
-		/** Ids of drills that are archived. */
 		archivedDrills: Type.Optional(
-			says(Type.Array(Id, { maxItems: 10_000 }), 'Ids of drills that are not on the shelf any more')
+			says(Type.Array(Id, { maxItems: 10_000 }), 'Ids of drills that are archived')
 		)
 	},
 	closed
@@ -129,15 +124,18 @@ export const ExportPractice = Type.Object(
 		format: Type.Literal('fieldplan/stored-practice@1'),
 		revision: says(Type.Integer({ minimum: 1 }), 'How often it was changed, from 1'),
 		archived: says(Type.Boolean(), 'Whether it is out of the list'),
-		/** Where it is not said, `held` says it. */
 		state: Type.Optional(
 			says(
 				PracticeState,
 				'Whether it is planned, was held or is cancelled; where it is not said, `held` says it'
 			)
 		),
-		/** Of older files; where it is not said either, a practice was held if it has rows of what was done. */
-		held: Type.Optional(says(Type.Boolean(), 'Whether it was held')),
+		held: Type.Optional(
+			says(
+				Type.Boolean(),
+				'Of older files: whether it was held; where it is not said either, it was if it has rows of what was done'
+			)
+		),
 		practice: says(Practice, 'The practice')
 	},
 	closed

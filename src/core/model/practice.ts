@@ -66,8 +66,9 @@ export const Copy = Type.Object(
 	{
 		id: says(PartId, 'Its id within the practice'),
 		zoneId: says(Id, 'Id of the zone that it runs in'),
-		/** The players are those of this group of the period, and `players` beside them. */
-		group: Type.Optional(says(PartId, 'Id of the group of the period whose players run it')),
+		group: Type.Optional(
+			says(PartId, 'Id of a group of the period: its players run it, and `players` beside them')
+		),
 		players: says(Players, 'Ids of players who run it, beside those of the group'),
 		adults: says(Adults, 'Ids of the adults who stand with it')
 	},
@@ -190,7 +191,6 @@ export const Period = Type.Object(
 				'Whether adults stay at their station or travel with a group'
 			)
 		),
-		/** What the coach wants to remember of it. */
 		note: Type.Optional(says(Text, 'What the coach wants to remember of it')),
 		lanes: says(Type.Array(Lane, { maxItems: MOST.lanes }), 'What runs side by side')
 	},
@@ -214,12 +214,10 @@ export const Practice = Type.Object(
 			says(Type.Enum(['build-up', 'play-first']), 'How it is built: technique first, or play first')
 		),
 		place: says(Name, 'Where it is, in words'),
-		/** The ground that it is planned on; the team's first where it is not said. */
 		groundId: Type.Optional(
-			says(Id, "Id of the ground that it is planned on; the team's first where it is not said")
+			says(Id, "The ground that it is planned on; the team's first where it is not said")
 		),
 		expected: says(Players, 'Ids of the players who are expected'),
-		/** Minutes after the start at which some of the players and adults come. */
 		late: Type.Optional(
 			says(
 				byKey(Id, Minutes),

@@ -8,8 +8,7 @@ export const Sport = Type.Object(
 		format: Type.Literal('fieldplan/sport@1'),
 		id: says(Id, 'Id of the sport'),
 		name: says(Name, 'Its name'),
-		/** Outline and markings to scale, with zones to begin with. */
-		ground: says(Ground, 'Its usual ground'),
+		ground: says(Ground, 'Outline and markings to scale, with zones to begin with'),
 		units: says(
 			Type.Array(
 				Type.Object({ id: says(Id, 'Id of the unit'), name: says(Name, 'Its name') }, closed)
@@ -29,9 +28,7 @@ export const Sport = Type.Object(
 			),
 			'Its positions'
 		),
-		/** The places of one team in a game, by position. */
-		team: says(Type.Array(Id), 'Ids of the positions of a line-up, one for each place'),
-		/** What is learned, each area in stages from the first on. */
+		team: says(Type.Array(Id), 'Ids of positions, one for each place of one team in a game'),
 		skillAreas: says(
 			Type.Array(
 				Type.Object(
@@ -43,12 +40,10 @@ export const Sport = Type.Object(
 					closed
 				)
 			),
-			'What is trained in it'
+			'What is learned, each area in stages from the first on'
 		),
-		/** What is usually looked after. */
 		cautions: says(Type.Array(Text), 'What is usually looked after in it'),
-		/** Kit that a team usually has. */
-		kit: says(Counts, 'What a team usually carries, by name')
+		kit: says(Counts, 'Kit that a team usually has, by name')
 	},
 	closed
 );

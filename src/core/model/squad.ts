@@ -14,9 +14,7 @@ export const SquadRow = Type.Object(
 			says(Type.Integer({ minimum: 0, maximum: 999 }), 'Number on the shirt, 0 to 999')
 		),
 		unit: Type.Optional(says(Id, 'Id of their unit')),
-		/** The best first. */
-		positions: says(Type.Array(Id), 'Ids of positions that they play, best first'),
-		/** 1 to 5 by skill area. */
+		positions: says(Type.Array(Id), 'Ids of positions that they play, the best first'),
 		ratings: says(
 			byKey(Id, Type.Number({ minimum: 1, maximum: 5 })),
 			'Ratings by skill area, 1 to 5'

@@ -5,12 +5,9 @@ import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text, says } from './
 export const Restriction = Type.Object(
 	{
 		from: says(Type.Enum(['contact', 'running']), 'What the player is kept out of'),
-		/** The first day that it holds on; always where it is not said. */
-		since: Type.Optional(says(Day, 'First day; from the beginning where it is not said')),
-		/** The last day that it holds on. */
-		until: Type.Optional(says(Day, 'Last day, included; open where it is not said')),
+		since: Type.Optional(says(Day, 'The first day that it holds on; always where it is not said')),
+		until: Type.Optional(says(Day, 'The last day that it holds on; open where it is not said')),
 		setBy: says(Name, 'The licensed practitioner who set it'),
-		/** Who lifted it, and from which day on: a licensed practitioner, never the application. */
 		cleared: Type.Optional(
 			says(
 				Type.Object(
@@ -20,7 +17,7 @@ export const Restriction = Type.Object(
 					},
 					closed
 				),
-				'Who lifted it, and from when'
+				'Who lifted it, and from which day on: a licensed practitioner, never the application'
 			)
 		)
 	},
@@ -60,15 +57,17 @@ export const Player = Type.Object(
 		ratings: Type.Optional(
 			says(byKey(Id, Type.Number({ minimum: 1, maximum: 5 })), 'Ratings by skill area, 1 to 5')
 		),
-		/** Positions that the player may take in a game, the best first. */
-		positions: Type.Optional(says(Type.Array(Id), 'Ids of positions that they play, best first')),
+		positions: Type.Optional(
+			says(Type.Array(Id), 'Ids of positions that they may take in a game, the best first')
+		),
 		restrictions: Type.Optional(
 			says(Type.Array(Restriction), 'What practitioners keep them out of')
 		),
 		usuallyLate: Type.Optional(says(Type.Boolean(), 'Whether they usually come late')),
 		birthYear: Type.Optional(says(BirthYear, 'Year of birth')),
-		/** Takes others along: asked for where a group needs a leader. */
-		leads: Type.Optional(says(Type.Boolean(), 'Whether they lead a group well')),
+		leads: Type.Optional(
+			says(Type.Boolean(), 'Whether they take others along: asked for where a group needs a leader')
+		),
 		note: Type.Optional(says(Text, 'What coaches should know'))
 	},
 	closed
@@ -81,18 +80,17 @@ export const Adult = Type.Object(
 		name: says(Name, 'Name'),
 		role: says(Name, 'What they do, such as coach or helper'),
 		units: Type.Optional(says(Type.Array(Id), 'Ids of units that they look after')),
-		/** Weekdays on which they usually come, Monday 1. */
 		days: Type.Optional(
 			says(
 				Type.Array(Type.Integer({ minimum: 1, maximum: 7 })),
 				'Weekdays on which they usually come, Monday 1 to Sunday 7'
 			)
 		),
-		/** Skill areas that they can lead; any where there is none. */
-		skills: Type.Optional(says(Type.Array(Id), 'Ids of skill areas that they can lead')),
-		/** Ages of the players that they may have in charge; any where it is not said. */
+		skills: Type.Optional(
+			says(Type.Array(Id), 'Ids of skill areas that they can lead; any where there is none')
+		),
 		ages: Type.Optional(
-			says(Ages, 'Ages of players that they may have in charge, in years; all where it is not said')
+			says(Ages, 'Ages of players that they may have in charge, in years; any where it is not said')
 		)
 	},
 	closed
@@ -147,11 +145,10 @@ export const Ground = Type.Object(
 		),
 		markings: says(Type.Array(Marking, { maxItems: 500 }), 'Lines and arcs to be drawn'),
 		zones: says(Type.Array(Zone, { maxItems: MOST_ZONES }), 'Parts of it that are planned with'),
-		/** The direction in which its length runs, x upwards: degrees clockwise from north. */
 		bearing: Type.Optional(
 			says(
 				Type.Number({ minimum: 0, exclusiveMaximum: 360 }),
-				'Direction of its length in degrees from north, 0 to 360'
+				'The direction in which its length runs, x upwards: degrees clockwise from north, 0 to 360'
 			)
 		),
 		place: Type.Optional(
@@ -166,8 +163,7 @@ export const Ground = Type.Object(
 				'Where it lies on the earth'
 			)
 		),
-		/** Under a roof: no sun, no rain. */
-		indoors: Type.Optional(says(Type.Boolean(), 'Whether it is under a roof, without sun'))
+		indoors: Type.Optional(says(Type.Boolean(), 'Whether it is under a roof: no sun, no rain'))
 	},
 	closed
 );
@@ -223,7 +219,6 @@ export const Limits = Type.Object(
 			Type.Number({ minimum: 1, maximum: 10 }),
 			'Effort of hard work, 1 to 10: two such periods in a row need a rest between'
 		),
-		/** Players that one adult may have in charge, by age: the first entry that is over the age holds. */
 		playersAnAdult: says(
 			Type.Array(
 				Type.Object(
@@ -234,12 +229,11 @@ export const Limits = Type.Object(
 					closed
 				)
 			),
-			'Players that an adult may have in charge, by age'
+			'Players that one adult may have in charge, by age: the first entry that is over the age holds'
 		),
-		/** Younger players are nowhere without an adult in their zone. */
 		aloneFromAge: says(
 			Type.Number({ minimum: 0, maximum: 18 }),
-			'Age in years from which a zone may be without an adult'
+			'Age in years: younger players are nowhere without an adult in their zone'
 		),
 		contactLevel: says(
 			Type.Number({ minimum: 1, maximum: 4 }),
@@ -249,7 +243,6 @@ export const Limits = Type.Object(
 			Type.Number({ minimum: 0 }),
 			'Minutes of hard contact that a player may have in a day'
 		),
-		/** From this level of contact, or effort, a player who is kept out of contact, or running, is out. */
 		restrictedContact: says(
 			Type.Number({ minimum: 1, maximum: 4 }),
 			'Contact from which a player kept out of contact is out, 1 to 4'
@@ -285,7 +278,6 @@ export const Team = Type.Object(
 					{
 						id: says(Id, 'Id of the area'),
 						name: says(Name, 'Its name'),
-						/** What is learned of it, from the first on; `passing/2` is the second of passing. */
 						stages: Type.Optional(
 							says(Type.Array(Text), 'What is learned of it, one stage after another')
 						)
@@ -301,18 +293,20 @@ export const Team = Type.Object(
 			),
 			'Players of the same job'
 		),
-		/** The places of one team in a game; a position may come several times. */
 		positions: Type.Optional(
-			says(Type.Array(Id), 'Ids of the positions of a line-up, one for each place')
+			says(
+				Type.Array(Id),
+				'Ids of positions, one for each place of one team in a game; one may come several times'
+			)
 		),
 		note: Type.Optional(says(Text, 'A note of the coach')),
-		/** The day that the team takes for today: a demo stands still on it. */
-		today: Type.Optional(says(Day, 'The day on which a demo stands still; no other team has one')),
-		/** The team's own words, by the word that stands in their place otherwise. */
+		today: Type.Optional(
+			says(Day, 'The day that the team takes for today: a demo stands still on it')
+		),
 		words: Type.Optional(
 			says(
 				byKey(Key, Name),
-				"The team's own words, by the word of the glossary that each stands for"
+				"The team's own words, by the word that stands in their place otherwise"
 			)
 		)
 	},

@@ -10,10 +10,8 @@ export const PracticeSummary = Type.Object(
 		plannedMinutes: says(Type.Number(), 'Minutes that are planned'),
 		players: says(Type.Number(), 'Players who are expected'),
 		adults: says(Type.Number(), 'Adults who come'),
-		/** Share of the time a player works or helps, 0 to 1. */
-		busyShare: says(Type.Number(), 'Share of the time that players work, 0 to 1'),
-		/** Findings by severity. */
-		stops: says(Type.Number(), 'Findings that must be fixed'),
+		busyShare: says(Type.Number(), 'Share of the time a player works or helps, 0 to 1'),
+		stops: says(Type.Number(), 'Findings by severity'),
 		warnings: says(Type.Number(), 'Findings that hurt'),
 		hints: says(Type.Number(), 'Findings that could be better')
 	},

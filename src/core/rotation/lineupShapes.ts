@@ -38,11 +38,7 @@ export const LineupOutput = Type.Object(
 			Type.Array(
 				Type.Object(
 					{
-						/** By `team:index`: the player, or `filler`. */
-						at: says(
-							Type.Record(Type.String(), Key),
-							'By `team:index` of the positions: the player, or `filler`'
-						),
+						at: says(Type.Record(Type.String(), Key), 'By `team:index`: the player, or `filler`'),
 						sit: says(Type.Array(Key), 'Ids of players who sit')
 					},
 					closed
@@ -50,16 +46,14 @@ export const LineupOutput = Type.Object(
 			),
 			'The shifts one after another'
 		),
-		/** Shifts by player. */
-		played: says(Type.Record(Type.String(), Type.Number()), 'Shifts that each player plays, by id'),
-		/** Most shifts less fewest, of players who are not alone at a position. */
-		spread: says(Type.Number(), 'Difference of the most and the fewest shifts'),
-		/** The most shifts that anybody sits in a row. */
-		sitRow: says(Type.Number(), 'Most shifts that one sits in a row'),
-		/** Places played by somebody who likes no other better. */
-		preferred: says(Type.Number(), "Places that go to a player's favourite position"),
-		/** Places taken by fillers, over all shifts. */
-		fillers: says(Type.Number(), 'Places that are filled in')
+		played: says(Type.Record(Type.String(), Type.Number()), 'Shifts by player'),
+		spread: says(
+			Type.Number(),
+			'Most shifts less fewest, of players who are not alone at a position'
+		),
+		sitRow: says(Type.Number(), 'The most shifts that anybody sits in a row'),
+		preferred: says(Type.Number(), 'Places played by somebody who likes no other better'),
+		fillers: says(Type.Number(), 'Places taken by fillers, over all shifts')
 	},
 	closed
 );

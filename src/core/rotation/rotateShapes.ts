@@ -51,12 +51,10 @@ export const RotateInput = Type.Object(
 /** What `rotate` gives. */
 export const RotateOutput = Type.Object(
 	{
-		/** By slot: the groups at each station, and those who rest under `rest`. */
 		slots: says(
 			Type.Array(Type.Record(Type.String(), Type.Array(Key))),
-			'Ids of groups by station, slot by slot'
+			'By slot: ids of the groups at each station, and of those who rest under `rest`'
 		),
-		/** Metres from station to station: the longest way of any group, and all ways of all groups. */
 		walk: says(
 			Type.Object(
 				{
@@ -65,14 +63,14 @@ export const RotateOutput = Type.Object(
 				},
 				closed
 			),
-			'Ways between stations'
+			'Metres from station to station: the longest way of any group, and all ways of all groups'
 		),
-		/** How often a group goes from a hard station to a hard one in the next slot. */
-		hardAfterHard: says(Type.Number(), 'Times that a group goes from a hard station to a hard one'),
-		/** Meetings of two groups beyond their first. */
-		repeatMeetings: says(Type.Number(), 'Times that two halves meet again'),
-		/** The most rest slots of a group in a row. */
-		restRow: says(Type.Number(), 'Most slots that a group rests in a row')
+		hardAfterHard: says(
+			Type.Number(),
+			'How often a group goes from a hard station to a hard one in the next slot'
+		),
+		repeatMeetings: says(Type.Number(), 'Meetings of two groups beyond their first'),
+		restRow: says(Type.Number(), 'The most rest slots of a group in a row')
 	},
 	closed
 );

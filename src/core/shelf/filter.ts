@@ -5,25 +5,21 @@ import type { ShelfLine } from './line';
 /** What a coach looks for; a filter that is not there lets everything through. */
 export const ShelfFilter = Type.Object(
 	{
-		/** An area with all its stages, or one stage. */
-		skill: Type.Optional(says(Id, 'Id of a skill area, or a stage of it')),
+		skill: Type.Optional(says(Id, 'An area with all its stages, or one stage')),
 		family: Type.Optional(says(Id, 'Family of drills')),
 		frequency: Type.Optional(
 			says(Type.Enum(['daily', 'regular', 'vary']), 'How often it is wanted')
 		),
-		/** At most so hard, and so much contact. */
 		effort: Type.Optional(
 			says(Type.Integer({ minimum: 1, maximum: 10 }), 'Effort at most, 1 to 10')
 		),
 		contact: Type.Optional(
 			says(Type.Integer({ minimum: 0, maximum: 4 }), 'Contact at most, 0 to 4')
 		),
-		/** Not used for so many practices at least. */
 		unused: Type.Optional(
-			says(Type.Integer({ minimum: 1, maximum: 200 }), 'Practices in which it was not used')
+			says(Type.Integer({ minimum: 1, maximum: 200 }), 'Not used for so many practices at least')
 		),
-		/** Only what can run here. */
-		fits: Type.Optional(says(Type.Literal(true), 'Only drills that can run'))
+		fits: Type.Optional(says(Type.Literal(true), 'Only what can run here'))
 	},
 	closed
 );

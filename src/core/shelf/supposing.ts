@@ -13,8 +13,7 @@ export const ShelfAsk = Type.Object(
 		adults: Type.Optional(
 			says(Type.Integer({ minimum: 0, maximum: 100 }), 'Adults who would be free')
 		),
-		/** The only zone that is free. */
-		zone: Type.Optional(says(Id, 'Id of the only zone that would be free')),
+		zone: Type.Optional(says(Id, 'The only zone that is free')),
 		minutes: Type.Optional(
 			says(Type.Integer({ minimum: 1, maximum: 120 }), 'Minutes that there would be')
 		)

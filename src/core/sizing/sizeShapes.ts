@@ -67,11 +67,8 @@ export const Block = Type.Enum(['size', 'coaches', 'zones', 'fixtures', 'kit']);
 export const SizeOption = Type.Object(
 	{
 		copies: says(Type.Number(), 'How many copies run side by side'),
-		/** Players of each copy, the larger first. */
-		sizes: says(Type.Array(Type.Number()), 'Players of each copy, largest first'),
-		/** Adults on `either` spots of each copy. */
-		adultsAt: says(Type.Number(), 'Adults who hold spots of a copy that players could hold'),
-		/** Turns of a player: least, mean and most over the copies. */
+		sizes: says(Type.Array(Type.Number()), 'Players of each copy, the larger first'),
+		adultsAt: says(Type.Number(), 'Adults on `either` spots of each copy'),
 		reps: says(
 			Type.Object(
 				{
@@ -81,7 +78,7 @@ export const SizeOption = Type.Object(
 				},
 				closed
 			),
-			'Turns of a player'
+			'Turns of a player: least, mean and most over the copies'
 		),
 		share: says(
 			Type.Object(
@@ -94,10 +91,10 @@ export const SizeOption = Type.Object(
 			),
 			'Shares of the time of all players'
 		),
-		/** Empty where nothing stands in the way. */
-		blockedBy: says(Type.Array(Block), 'What there is too little of; free where empty'),
-		/** Whether waiting is within the aim, where one was given. */
-		meetsAim: Type.Optional(says(Type.Boolean(), 'Whether it meets what is wanted'))
+		blockedBy: says(Type.Array(Block), 'Empty where nothing stands in the way'),
+		meetsAim: Type.Optional(
+			says(Type.Boolean(), 'Whether waiting is within the aim, where one was given')
+		)
 	},
 	closed
 );
