@@ -6,6 +6,15 @@ process.chdir(ROOT);
 install();
 build();
 run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', 'scripts/bench/engine.ts']);
-for (const part of ['groups', 'lineups', 'shelf', 'club', 'databases', 'application', 'storage'])
+for (const part of [
+	'groups',
+	'lineups',
+	'shelf',
+	'club',
+	'databases',
+	'boards',
+	'application',
+	'storage'
+])
 	run('npx', ['tsx', '--tsconfig', 'scripts/tsconfig.json', `scripts/bench/${part}.ts`]);
 run('node', ['scripts/sizes.mjs']);

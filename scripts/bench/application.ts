@@ -9,7 +9,6 @@ import { report } from './report';
 
 const BOARD = '/saltmarsh/practices/2027-04-06';
 const COLD_STARTS = 5;
-const CHANGES = 60;
 const KILLS = 50;
 const DRAG_MOVES = 100;
 
@@ -30,26 +29,6 @@ async function coldStart(directory: string): Promise<number> {
 	child.kill('SIGTERM');
 	await new Promise((resolve) => child.once('exit', resolve));
 	return milliseconds;
-}
-
-/** Milliseconds from a key that changes a period's minutes until everything is drawn and laid out anew. */
-async function changes(page: Page): Promise<number[]> {
-	await page.keyboard.press('j');
-	return page.evaluate(async (times) => {
-		const taken: number[] = [];
-		for (let k = 0; k < times; k += 1) {
-			const start = performance.now();
-			const key = k % 2 === 0 ? ']' : '[';
-			window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
-			// Everything is drawn in a microtask after the change; reading a size lays the page out.
-			await Promise.resolve();
-			await new Promise((resolve) => queueMicrotask(() => resolve(null)));
-			document.body.getBoundingClientRect();
-			taken.push(performance.now() - start);
-			await new Promise((resolve) => setTimeout(resolve, 60));
-		}
-		return taken;
-	}, CHANGES);
 }
 
 /** Milliseconds between frames while a block is dragged over the tape. */
@@ -85,12 +64,6 @@ try {
 	const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 	await page.goto(`${server.url}${BOARD}`);
 	await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-	report({
-		name: 'one change on the board until all of it is right (demo, first period: every run moves)',
-		milliseconds: await changes(page),
-		bound: 50,
-		of: '95th'
-	});
 	report({
 		name: 'frames while a block is dragged over the tape (demo)',
 		milliseconds: await dragFrames(page),

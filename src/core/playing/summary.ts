@@ -11,7 +11,7 @@ export const PracticeSummary = Type.Object(
 		players: says(Type.Number(), 'Players who are expected'),
 		adults: says(Type.Number(), 'Adults who come'),
 		busyShare: says(Type.Number(), 'Share of the time a player works or helps, 0 to 1'),
-		stops: says(Type.Number(), 'Findings by severity'),
+		stops: says(Type.Number(), 'Findings that must be fixed'),
 		warnings: says(Type.Number(), 'Findings that hurt'),
 		hints: says(Type.Number(), 'Findings that could be better')
 	},
