@@ -192,7 +192,10 @@ function bareTexts(source: Source): string[] {
 /** Names of keys, and what is no text at all. */
 const KEY = /^(Enter|Esc|Escape|Delete|Space)$|^(give back|<\?xml) /;
 
-/** Strings of a program that read like English: several words, or one with a capital. */
+/** Properties that hold what is shown. */
+const TOLD = /^(name|label|heading|hint|words?|says|does|text|title|legend|detail|none|any)$/;
+
+/** Strings of a program that read like English: several words, one with a capital, or what is shown. */
 function bareStrings(source: Source): string[] {
 	const found: string[] = [];
 	walk(source.tree, (node) => {
@@ -200,6 +203,14 @@ function bareStrings(source: Source): string[] {
 			return false;
 		const { callee } = node as { callee?: Node };
 		if (callee?.name === 'Error' || callee?.name === 'assertNever') return false;
+		const { key, value } = node as { key?: Node; value?: Node };
+		if (
+			node.type === 'Property' &&
+			TOLD.test(String(key?.name)) &&
+			value?.type === 'Literal' &&
+			isProse(String(value.value))
+		)
+			found.push(`${source.file}:${lineOf(source, node)} ${String(value.value)}`);
 		const text =
 			node.type === 'Literal' || node.type === 'StringLiteral'
 				? node.value

@@ -91,7 +91,10 @@ export const SizeOption = Type.Object(
 			),
 			'Shares of the time of all players'
 		),
-		blockedBy: says(Type.Array(Block), 'What there is too little of; empty where nothing stands in the way'),
+		blockedBy: says(
+			Type.Array(Block),
+			'What there is too little of; empty where nothing stands in the way'
+		),
 		meetsAim: Type.Optional(
 			says(Type.Boolean(), 'Whether waiting is within the aim, where one was given')
 		)

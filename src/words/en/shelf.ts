@@ -48,5 +48,6 @@ export default messages({
 	needsAreHere:
 		'needs {needs, plural, one {# {player}} other {# {players}}}, {has, plural, one {# is} other {# are}} here',
 	playersMakeNoGroupsOfTo:
-		'{has, plural, one {# {player} makes} other {# {players} make}} no {groups} of {min} to {max}'
+		'{has, plural, one {# {player} makes} other {# {players} make}} no {groups} of {min} to {max}',
+	any: 'any'
 });

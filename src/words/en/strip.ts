@@ -17,5 +17,12 @@ export default messages({
 	worksMin: 'Works, min',
 	helpsMin: 'Helps, min',
 	waitsMin: 'Waits, min',
-	listensMin: 'Listens, min'
+	listensMin: 'Listens, min',
+	working: 'working',
+	helping: 'helping',
+	waiting: 'waiting',
+	listening: 'listening',
+	moving: 'moving',
+	water: 'water',
+	off: 'off'
 });

@@ -33,11 +33,11 @@
 	let timer: ReturnType<typeof setTimeout> | undefined;
 
 	const CHOICES: readonly { key: Facet['key']; name: string; any: string }[] = [
-		{ key: 'skill', name: say(texts.skillAndStage), any: 'any' },
-		{ key: 'family', name: say(texts.family), any: 'any' },
-		{ key: 'frequency', name: say(texts.howOften), any: 'any' },
-		{ key: 'effort', name: say(texts.effortAtMost), any: 'any' },
-		{ key: 'contact', name: say(texts.contactAtMost), any: 'any' },
+		{ key: 'skill', name: say(texts.skillAndStage), any: say(texts.any) },
+		{ key: 'family', name: say(texts.family), any: say(texts.any) },
+		{ key: 'frequency', name: say(texts.howOften), any: say(texts.any) },
+		{ key: 'effort', name: say(texts.effortAtMost), any: say(texts.any) },
+		{ key: 'contact', name: say(texts.contactAtMost), any: say(texts.any) },
 		{ key: 'unused', name: say(texts.notUsedFor), any: say(texts.anyTime) }
 	];
 	const NUMBERS = $derived([

@@ -26,7 +26,7 @@ const percent = (share: number) => `${Math.round(share * 100)}%`;
 /** An empty period, to ask what a drill could have on the whole ground. */
 export const EMPTY_PERIOD: Period = {
 	id: 'ask',
-	name: 'ask',
+	name: '',
 	kind: 'together',
 	rank: 'should',
 	min: 1,

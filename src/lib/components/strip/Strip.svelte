@@ -67,7 +67,7 @@
 					<svg width="13" height="11" aria-hidden="true">
 						<rect x="0.5" y="0.5" width="12" height="10" {fill} stroke="var(--ink-soft)" />
 					</svg>
-					{word}
+					{say(word)}
 				</li>
 			{/each}
 			<li class="mark">{say(texts.aMarkAMinute)}</li>
