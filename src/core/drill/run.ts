@@ -59,84 +59,116 @@ function sideClock(sides: Drill['sides'], runSeconds: number) {
 			: Math.min(count - 1, Math.floor((startSecond + SAME_INSTANT) / (runSeconds / count)));
 }
 
+/** A run while it goes on: who stands in which line, and which turns are under way. */
+class Run {
+	readonly #lines: Lines;
+	/** Turns under way, in order of their starts and so of their ends. */
+	readonly #open: OpenTurn[] = [];
+	readonly #counts: number[];
+	readonly #mosts: number[];
+	readonly #movesOn: (endSecond: number) => boolean;
+	readonly #sideOf: (turn: number, startSecond: number) => number;
+
+	constructor(
+		private readonly plan: RunPlan,
+		dealt: readonly (readonly number[])[],
+		private readonly show: (turn: TurnOnGround) => void
+	) {
+		const { drill, system, runSeconds } = plan;
+		this.#lines = new Lines(
+			dealt,
+			dealt.reduce((sum, line) => sum + line.length, 0)
+		);
+		this.#counts = system.spots.map(({ count }) => count);
+		this.#mosts = system.spots.map(({ count, upTo }) => upTo ?? count);
+		this.#movesOn = rotationClock(drill.rotation);
+		this.#sideOf = sideClock(drill.sides, runSeconds);
+	}
+
+	/** Turn after turn until the time is over. */
+	toEnd(): void {
+		const { drill, runSeconds } = this.plan;
+		let started = 0;
+		let second = 0;
+		while (second < runSeconds - SAME_INSTANT) {
+			while (this.#open.length > 0 && this.#open[0].endSecond <= second + SAME_INSTANT)
+				this.#end(this.#open.shift() as OpenTurn);
+			if (this.#canStart()) {
+				this.#start(started, second);
+				started += 1;
+				second += drill.turn.headwaySeconds;
+			} else if (this.#open.length > 0) second = this.#open[0].endSecond;
+			else throw new Error('A balanced drill stood still: its lines never fill again');
+		}
+		for (const turn of this.#open) {
+			turn.complete = turn.endSecond <= runSeconds + SAME_INSTANT;
+			this.show(turn);
+		}
+	}
+
+	#canStart(): boolean {
+		for (let spot = 0; spot < this.#counts.length; spot += 1)
+			if (this.#lines.length(spot) < this.#counts[spot]) return false;
+		return true;
+	}
+
+	#start(number: number, startSecond: number): void {
+		this.#open.push({
+			number,
+			startSecond,
+			endSecond: startSecond + this.plan.drill.turn.workSeconds,
+			side: this.#sideOf(number, startSecond),
+			complete: false,
+			movesOn: false,
+			...this.#takeOn()
+		});
+	}
+
+	/** Takes those who go on from the fronts of their lines. */
+	#takeOn(): Pick<OpenTurn, 'players' | 'spots'> {
+		const lines = this.#lines;
+		// On the hot path: arrays of their length from the start, so that they do not grow.
+		let count = 0;
+		for (let spot = 0; spot < this.#mosts.length; spot += 1)
+			count += Math.min(this.#mosts[spot], lines.length(spot));
+		const players = new Array<number>(count);
+		const spots = new Array<number>(count);
+		for (let spot = 0, next = 0; spot < this.#mosts.length; spot += 1)
+			for (
+				let left = Math.min(this.#mosts[spot], lines.length(spot));
+				left > 0;
+				left -= 1, next += 1
+			) {
+				players[next] = lines.takeFront(spot);
+				spots[next] = spot;
+			}
+		return { players, spots };
+	}
+
+	/** Shows a turn that is over; its players go where the drill sends them, or back to the front. */
+	#end(turn: OpenTurn): void {
+		const { players, spots } = turn;
+		const { leadsTo } = this.plan.system;
+		turn.complete = true;
+		turn.movesOn = this.#movesOn(turn.endSecond);
+		this.show(turn);
+		if (turn.movesOn)
+			for (let k = 0; k < players.length; k += 1)
+				this.#lines.joinBack(leadsTo[spots[k]], players[k]);
+		else
+			for (let k = players.length - 1; k >= 0; k -= 1) this.#lines.joinFront(spots[k], players[k]);
+	}
+}
+
 /**
  * Runs a drill from dealt lines until `runSeconds` and shows every turn, in order of their starts,
  * once it has ended or the run is over. A turn starts at the earliest time, a headway after the
  * one before, at which every line holds its count; at one instant ends come before starts.
  */
 export function runTurns(
-	{ drill, system, runSeconds }: RunPlan,
+	plan: RunPlan,
 	dealt: readonly (readonly number[])[],
 	show: (turn: TurnOnGround) => void
 ): void {
-	const { workSeconds, headwaySeconds } = drill.turn;
-	const { spots, leadsTo } = system;
-	const lines = new Lines(
-		dealt,
-		dealt.reduce((sum, line) => sum + line.length, 0)
-	);
-	const movesOn = rotationClock(drill.rotation);
-	const sideOf = sideClock(drill.sides, runSeconds);
-	const open: OpenTurn[] = [];
-
-	const counts = spots.map(({ count }) => count);
-	const mosts = spots.map(({ count, upTo }) => upTo ?? count);
-	function canStart(): boolean {
-		for (let spot = 0; spot < counts.length; spot += 1)
-			if (lines.length(spot) < counts[spot]) return false;
-		return true;
-	}
-
-	function start(number: number, startSecond: number): void {
-		const endSecond = startSecond + workSeconds;
-		const side = sideOf(number, startSecond);
-		// On the hot path: arrays of their length from the start, so that they do not grow.
-		let count = 0;
-		for (let spot = 0; spot < counts.length; spot += 1)
-			count += Math.min(mosts[spot], lines.length(spot));
-		const players = new Array<number>(count);
-		const held = new Array<number>(count);
-		for (let spot = 0, next = 0; spot < counts.length; spot += 1)
-			for (let left = Math.min(mosts[spot], lines.length(spot)); left > 0; left -= 1, next += 1) {
-				players[next] = lines.takeFront(spot);
-				held[next] = spot;
-			}
-		open.push({
-			number,
-			startSecond,
-			endSecond,
-			side,
-			complete: false,
-			movesOn: false,
-			players,
-			spots: held
-		});
-	}
-
-	function end(turn: OpenTurn): void {
-		const { players, spots: held } = turn;
-		turn.complete = true;
-		turn.movesOn = movesOn(turn.endSecond);
-		show(turn);
-		if (turn.movesOn)
-			for (let k = 0; k < players.length; k += 1) lines.joinBack(leadsTo[held[k]], players[k]);
-		else for (let k = players.length - 1; k >= 0; k -= 1) lines.joinFront(held[k], players[k]);
-	}
-
-	let started = 0;
-	let second = 0;
-	while (second < runSeconds - SAME_INSTANT) {
-		while (open.length > 0 && open[0].endSecond <= second + SAME_INSTANT)
-			end(open.shift() as OpenTurn);
-		if (canStart()) {
-			start(started, second);
-			started += 1;
-			second += headwaySeconds;
-		} else if (open.length > 0) second = open[0].endSecond;
-		else throw new Error('A balanced drill stood still: its lines never fill again');
-	}
-	for (const turn of open) {
-		turn.complete = turn.endSecond <= runSeconds + SAME_INSTANT;
-		show(turn);
-	}
+	new Run(plan, dealt, show).toEnd();
 }
