@@ -104,7 +104,7 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 	[
 		'sheet with drawings',
 		`${TUESDAY}/paper`,
-		async (page) => page.getByLabel('with drawings').check()
+		async (page) => page.getByText('with drawings').click()
 	]
 ];
 
@@ -126,7 +126,9 @@ test.describe('every screen passes axe and does not scroll sideways', () => {
 						await reach(page);
 						// Carbon's dialogs fade in: colours are not theirs before.
 						await page.waitForTimeout(300);
-						await expectAccessible(page, { colours: width === WIDTHS[0] });
+						// The board is laid out anew on a phone; elsewhere the same things stand in another order.
+						const isWide = width === WIDTHS[0];
+						if (isWide || path === TUESDAY) await expectAccessible(page, { colours: isWide });
 						const isWider = await page.evaluate(
 							() => document.documentElement.scrollWidth > innerWidth + 1
 						);

@@ -128,7 +128,7 @@ test.describe('Tuesday of week 6', () => {
 		await page.pdf({ path: file, preferCSSPageSize: true });
 		const pages = readFileSync(file, 'latin1').match(/\/Type\s*\/Page[^s]/g) ?? [];
 		expect(pages).toHaveLength(1);
-		await page.getByLabel('with drawings').check();
+		await page.getByText('with drawings').click();
 		const drawings = page.getByRole('article', { name: 'Drawings of the drills' });
 		await expect(drawings.getByRole('img', { name: /^Channel duel, / })).toBeVisible();
 		await expect(drawings.getByRole('list', { name: 'Marks' })).toBeVisible();

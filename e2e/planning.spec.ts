@@ -71,7 +71,7 @@ test('halves of groups meet a new half at every station', async ({ page }) => {
 	await dialog.getByRole('button', { name: 'Use this rotation' }).click();
 	await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute(
 		'title',
-		/another round/
+		/Change the rotation/
 	);
 	await saved(page);
 });
