@@ -19,6 +19,7 @@ export function speaker(own: OwnWords | undefined, read: (text: string) => Read 
 	return (message, values) => {
 		const known = message as unknown as Read | string;
 		const said = typeof known === 'string' ? read(known) : known;
-		return said(values ? { ...words, ...values } : words);
+		// The words lie behind the values: to copy hundreds of them for each text would take its time.
+		return said(values ? Object.assign(Object.create(words), values) : words);
 	};
 }

@@ -14,7 +14,15 @@ export function inMarks(
 	track: Track,
 	seconds: number
 ): { fromSecond: number; toSecond: number; state: State }[] {
-	const owed = new Map<State, number>();
+	// On the path of every change, a thousand marks each time: no sorting, and one look-up a stretch.
+	const owed = new Map<State, { state: State; seconds: number }>();
+	const owedOf = (state: State) => {
+		const known = owed.get(state);
+		if (known) return known;
+		const none = { state, seconds: 0 };
+		owed.set(state, none);
+		return none;
+	};
 	const marks: { fromSecond: number; toSecond: number; state: State }[] = [];
 	const end = track.at(-1)?.toSecond ?? 0;
 	let index = 0;
@@ -23,17 +31,23 @@ export function inMarks(
 		for (let at = from; at < to - 1e-9;) {
 			while (track[index].toSecond <= at + 1e-9) index += 1;
 			const until = Math.min(to, track[index].toSecond);
-			owed.set(track[index].state, (owed.get(track[index].state) ?? 0) + until - at);
+			owedOf(track[index].state).seconds += until - at;
 			at = until;
 		}
-		const [[state, most]] = [...owed].sort((a, b) => b[1] - a[1]);
-		owed.set(state, most - (to - from));
+		// Of states that are owed the same, the one that came first.
+		let [most] = owed.values();
+		for (const each of owed.values()) if (each.seconds > most.seconds) most = each;
+		most.seconds -= to - from;
+		const { state } = most;
 		const last = marks.at(-1);
 		if (last?.state === state) last.toSecond = to;
 		else marks.push({ fromSecond: from, toSecond: to, state });
 	}
 	return marks;
 }
+
+/** A length in hundredths of a pixel: enough to see, and short to write. */
+const hundredths = (length: number) => Math.round(length * 100) / 100;
 
 /** One outline a state over all rows: a few paths draw thousands of stretches. */
 export function statePaths(
@@ -50,8 +64,8 @@ export function statePaths(
 		const y = row * rowHeight;
 		const height = rowHeight - gap;
 		for (const { state, fromSecond, toSecond } of inMarks(track, markSeconds)) {
-			const x = (fromSecond * scale).toFixed(2);
-			const width = ((toSecond - fromSecond) * scale).toFixed(2);
+			const x = hundredths(fromSecond * scale);
+			const width = hundredths((toSecond - fromSecond) * scale);
 			const list = parts.get(state) ?? [];
 			list.push(`M${x} ${y}h${width}v${height}h-${width}z`);
 			parts.set(state, list);
