@@ -95,7 +95,7 @@ export class Outbox {
 	/** What is queued and set aside is kept; false where the browser refuses. */
 	async #keep(): Promise<boolean> {
 		const all = [...this.aside.map(({ unsent }) => unsent), ...this.#queue];
-		const isKept = (await this.keeper?.write($state.snapshot(all) as Unsent[])) ?? true;
+		const isKept = (await this.keeper?.write(all)) ?? true;
 		this.isKept = isKept;
 		return isKept;
 	}
