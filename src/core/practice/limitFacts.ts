@@ -30,7 +30,7 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	{
 		key: 'hardWarmUpEffort',
 		name: texts.workThatNeedsAWarmUp,
-		says: texts.theEffortOfDrill1To,
+		says: texts.effortOfWarmUp,
 		...effort
 	},
 	{
@@ -58,7 +58,7 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	{
 		key: 'contactLevel',
 		name: texts.hardContact,
-		says: texts.theLevelOfContact0To,
+		says: texts.levelOfHardContact,
 		...level
 	},
 	{
@@ -70,13 +70,13 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	{
 		key: 'restrictedContact',
 		name: texts.keptOutOfContact,
-		says: texts.playerWhomALicensedPractitionerKeeps,
+		says: texts.keptOutOfContactSays,
 		...level
 	},
 	{
 		key: 'restrictedEffort',
 		name: texts.keptOutOfRunning,
-		says: texts.playerWhomALicensedPractitionerKeeps2,
+		says: texts.keptOutOfRunningSays,
 		...effort
 	},
 	{

@@ -248,8 +248,7 @@ export class PracticeEditor {
 			this.practice = practice;
 			this.outbox.requeue(this.#replay(rest, mine));
 		}
-		if (isOthers && this.conflicts.length === 0)
-			this.trouble = this.say(texts.somebodyElseChangedThisPracticeToo);
+		if (isOthers && this.conflicts.length === 0) this.trouble = this.say(texts.somebodyElseToo);
 	}
 }
 

@@ -96,7 +96,7 @@
 				name="file"
 				accept={['.zip']}
 				labelTitle=""
-				labelDescription={say(texts.aZipOfAtMost30)}
+				labelDescription={say(texts.zipSize)}
 				buttonLabel={say(texts.chooseAFile)}
 				kind="tertiary"
 				size="small"
@@ -169,7 +169,7 @@
 		on:submit={() => restoring?.requestSubmit()}
 	>
 		<p>
-			{say(texts.thisUndoesEverythingThatWasChanged)}
+			{say(texts.restoringUndoes)}
 		</p>
 	</Modal>
 {/if}

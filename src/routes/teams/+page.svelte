@@ -29,8 +29,8 @@
 				<span>{team.isDemo ? say(texts.madeUpToTryThings) : ''}</span>
 				<button
 					class="link"
-					aria-label={say(texts.remove, { name: team.name })}
-					onclick={() => (leaving = { id: team.id, name: team.name })}>{say(texts.remove2)}</button
+					aria-label={say(texts.removeNamed, { name: team.name })}
+					onclick={() => (leaving = { id: team.id, name: team.name })}>{say(texts.remove)}</button
 				>
 			</li>
 		{:else}

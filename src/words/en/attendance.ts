@@ -21,10 +21,10 @@ export default messages({
 	saveAttendance: 'Save attendance',
 	practiceThatIsToComeIs:
 		'{APractice} still to come is planned again at once; for one that was held, {turns} and minutes are counted again.',
-	usuallyLate2: 'Usually late: {map}.',
+	usuallyLateAre: 'Usually late: {map}.',
 	nobodyIsUsuallyLate: 'Nobody is usually late.',
-	lateOfMinAbout: 'late {late} of {asked}, about {minutes} min',
-	absent2: 'absent {absent}',
+	lateTimes: 'late {late} of {asked}, about {minutes} min',
+	absentTimes: 'absent {absent}',
 	alwaysThereOf: 'always there, {asked} of {asked}',
 	players: '{Players}',
 	adults: '{Adults}'

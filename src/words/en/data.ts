@@ -11,7 +11,7 @@ export default messages({
 	import: 'Import',
 	aFileThatWasExportedHere:
 		'A file that was exported here comes back whole. A team that is here already is never overwritten: the file is refused and says which.',
-	aZipOfAtMost30: 'A zip of at most 30 MB',
+	zipSize: 'A zip of at most 30 MB',
 	chooseAFile: 'Choose a file',
 	backups: 'Backups',
 	everythingIsBackedUpEachDay:
@@ -27,7 +27,7 @@ export default messages({
 	restoreTheBackupOf: 'Restore the backup of {when}?',
 	restoring: 'Restoring …',
 	cancel: 'Cancel',
-	thisUndoesEverythingThatWasChanged:
+	restoringUndoes:
 		'This undoes everything that was changed since, for all teams. It is backed up first, so that you can restore it here.',
 	beforeAnUpdate: 'before an update',
 	beforeAnImport: 'before an import',

@@ -35,7 +35,7 @@ export default messages({
 	doesNotRunSo: 'cannot run this way',
 	adult: '{anAdult}',
 	playersInTurn: '{players} in {turn}',
-	edit2: 'Edit {name}',
+	editDrill: 'Edit {name}',
 	backToTheDrill: 'Back to the {drill}',
 	savingMakesANewRevisionPractices:
 		'Saving makes a new revision; {practices} keep the one that they were built with.',
@@ -52,7 +52,7 @@ export default messages({
 	isNew: 'is new',
 	isHereAlreadyTheSame: 'already here, unchanged',
 	isAnotherHere: 'differs from the one here',
-	drillsTravelAsFieldplanDrill1:
+	drillsTravel:
 		'{Drills} travel as fieldplan/drill@1, plain JSON: one file per {drill}, or many in a zip. Nothing is stored before you say so.',
 	whoStandsWhereHowLongTurn:
 		'Who stands where, how long {aTurn} takes, who goes where after it: the rest is computed.'

@@ -39,7 +39,7 @@ export default messages({
 	anotherGround: 'Another {ground}',
 	undo: 'Undo',
 	saveTheGround: 'Save the {ground}',
-	zone2: '{Zone} {name}, {field}:',
+	zoneFault: '{Zone} {name}, {field}:',
 	copiesOfDrill: 'Copies of {aDrill}',
 	noneShown: 'none shown',
 	mFor: '{length} × {width} m for {ideal}: {held, plural, =0 {no {zone} holds it} other {{aZone} holds up to #}}',

@@ -16,8 +16,7 @@ export default messages({
 	warmUpBeforeHardWork: 'Warm-up before hard work',
 	minutesOfWarmUpThatMust: 'Minutes of warm-up that must come before work of the effort below.',
 	workThatNeedsAWarmUp: 'Work that needs a warm-up',
-	theEffortOfDrill1To:
-		'The effort of {aDrill}, 1 to 10, from which a warm-up must have come before.',
+	effortOfWarmUp: 'The effort of {aDrill}, 1 to 10, from which a warm-up must have come before.',
 	hardWork: 'Hard work',
 	twoPeriodsOfThisEffortIn:
 		'Two {periods} of this effort in a row need water or a rest between them.',
@@ -26,14 +25,14 @@ export default messages({
 	neverWithoutAdult: 'Never without {anAdult}',
 	underThisAgeEachZoneThat: 'Under this age, each {zone} that {players} are in needs {anAdult}.',
 	hardContact: 'Hard contact',
-	theLevelOfContact0To: 'The level of contact, 0 to 4, that counts as hard.',
+	levelOfHardContact: 'The level of contact, 0 to 4, that counts as hard.',
 	hardContactInADay: 'Hard contact in a day',
 	minutesOfHardContactThatOne: 'Minutes of hard contact that one {player} may have in a day.',
 	keptOutOfContact: 'Kept out of contact',
-	playerWhomALicensedPractitionerKeeps:
+	keptOutOfContactSays:
 		'{APlayer} whom a licensed practitioner keeps out of contact is out of {drills} from this level, and of live ones with {opponents}.',
 	keptOutOfRunning: 'Kept out of running',
-	playerWhomALicensedPractitionerKeeps2:
+	keptOutOfRunningSays:
 		'{APlayer} whom a licensed practitioner keeps out of running is out of {drills} from this effort.',
 	roomForASwing: 'Room for a swing',
 	metresKeptClearBetweenDrillThat:

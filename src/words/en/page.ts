@@ -53,8 +53,7 @@ export default messages({
 	somebodyElseHasChangedItSince: 'somebody else has changed it since',
 	canNoLongerBeChangedBack: '"{words}" can no longer be changed back: {why}.',
 	itRestsOnAChangeThat: 'It rests on a change that was not saved.',
-	somebodyElseChangedThisPracticeToo:
-		'Somebody else changed this {practice} too. Both changes are kept.',
+	somebodyElseToo: 'Somebody else changed this {practice} too. Both changes are kept.',
 	theCalculationBrokeOffTryAgain: 'The search stopped unexpectedly. Try again.',
 	stopHere: 'Stop here',
 	allTeams: 'All teams',

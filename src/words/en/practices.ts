@@ -17,9 +17,9 @@ export default messages({
 	empty: 'empty',
 	mustFixCould: 'must fix · {hints} could',
 	beingWorkedOut: 'being worked out …',
-	copy: 'Copy {dayWords}',
-	copy2: 'Copy',
-	saveAsATemplate: 'Save {dayWords} as a template',
+	copyOf: 'Copy {dayWords}',
+	copy: 'Copy',
+	saveDayAsTemplate: 'Save {dayWords} as a template',
 	template: 'Template',
 	isArchivedRestoreArchiveDayWords:
 		'{isArchived, select, true {Restore} other {Archive}} {dayWords}',
@@ -37,7 +37,7 @@ export default messages({
 	date: 'Date',
 	starts: 'Starts',
 	minutes: 'Minutes',
-	n1To600Minutes: '1 to 600 minutes',
+	minutesRange: '1 to 600 minutes',
 	onTheGround: 'On the {ground}',
 	where: 'Where',
 	thereIsPracticeAlreadyAt: '{dayWords}: there is {aPractice} already, at {map}.',
@@ -49,11 +49,11 @@ export default messages({
 		'The {periods} of {aPractice}, without a date. Start a new {practice} with one.',
 	min: '{minutes} min',
 	newPracticeFrom: 'New {practice} from {name}',
-	remove: 'Remove {name}',
-	remove2: 'Remove',
+	removeNamed: 'Remove {name}',
+	remove: 'Remove',
 	thereIsNoneYetKeepPractice: 'No templates yet. Save {aPractice} that went well as your first.',
 	savePracticeAsATemplate: 'Save {aPractice} as a template',
 	practice: '{Practice}',
 	called: 'Called',
-	saveAsATemplate2: 'Save as a template'
+	saveAsTemplate: 'Save as a template'
 });

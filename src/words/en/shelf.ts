@@ -23,7 +23,7 @@ export default messages({
 	open: 'Open {selected}',
 	period: '{Period}',
 	findDrill: 'Find {aDrill}',
-	findDrill2: 'Find {aDrill} /',
+	findDrillKey: 'Find {aDrill} /',
 	periodOfAnotherPractice: '{APeriod} of another {practice}',
 	borrow: '+ Borrow',
 	clickOrDragItOntoThe: '{summary} Click, or drag it onto the tape.',

@@ -7,5 +7,5 @@ export default messages({
 	more: 'More',
 	remove: 'Remove',
 	of: '{text} of {nameOf}',
-	remove2: 'Remove {nameOf}'
+	removeRow: 'Remove {nameOf}'
 });

@@ -5,8 +5,8 @@ export default messages({
 	eachHasItsOwnSquadGround: 'Each has its own squad, ground, drills and practices.',
 	newTeam: 'New team',
 	madeUpToTryThings: 'made-up demo',
-	remove: 'Remove {name}',
-	remove2: 'Remove',
+	removeNamed: 'Remove {name}',
+	remove: 'Remove',
 	thereIsNoTeamYet: 'There is no team yet.',
 	createTheFirstOne: 'Create the first one',
 	itsNameItsSportAndWho: ': its name, its sport, and who plays.',
@@ -24,5 +24,5 @@ export default messages({
 	playersOneALine: 'Players, one per line ({lines})',
 	pasteTheListThatYouHave: 'Paste the list that you have. A number before the name is kept.',
 	createTeam: 'Create team',
-	n7AdaLind12BoFarrow: '7 Ada Lind\n12 Bo Farrow'
+	playersHint: '7 Ada Lind\n12 Bo Farrow'
 });

@@ -114,9 +114,9 @@ export function habitWords(
 	if (asked === 0) return '';
 	const parts = [
 		...(late > 0
-			? [say(texts.lateOfMinAbout, { late, asked, minutes: Math.round(meanLateMinutes) })]
+			? [say(texts.lateTimes, { late, asked, minutes: Math.round(meanLateMinutes) })]
 			: []),
-		...(absent > 0 ? [say(texts.absent2, { absent })] : [])
+		...(absent > 0 ? [say(texts.absentTimes, { absent })] : [])
 	];
 	return parts.length > 0 ? parts.join(' · ') : say(texts.alwaysThereOf, { asked });
 }

@@ -38,7 +38,7 @@
 		<div>
 			<dd>
 				<strong>{practice.expected.length}</strong>
-				{say(texts.of, { playerCount: editor.context.players.length })}
+				{say(texts.ofPlayers, { playerCount: editor.context.players.length })}
 			</dd>
 			<dt>
 				<button class="link" onclick={() => (view.dialog = 'people')}
@@ -61,7 +61,7 @@
 			<dt>{say(texts.turnsEachTo, { min: figures.turns.min, max: figures.turns.max })}</dt>
 		</div>
 		<div>
-			<dd><strong>{planned}</strong> {say(texts.of2, { minutes: practice.minutes })}</dd>
+			<dd><strong>{planned}</strong> {say(texts.ofMinutes, { minutes: practice.minutes })}</dd>
 			<dt>{say(texts.minutesPlanned)}</dt>
 		</div>
 		<div>
@@ -75,18 +75,18 @@
 			size="small"
 			disabled={!editor.undoWords}
 			title={editor.undoWords
-				? say(texts.undo, { undoWords: editor.undoWords })
+				? say(texts.undoWhat, { undoWords: editor.undoWords })
 				: say(texts.nothingToUndo)}
-			on:click={() => editor.undo()}>{say(texts.undo2)}</Button
+			on:click={() => editor.undo()}>{say(texts.undoButton)}</Button
 		>
 		<Button
 			kind="ghost"
 			size="small"
 			disabled={!editor.redoWords}
 			title={editor.redoWords
-				? say(texts.redo, { redoWords: editor.redoWords })
+				? say(texts.redoWhat, { redoWords: editor.redoWords })
 				: say(texts.nothingToRedo)}
-			on:click={() => editor.redo()}>{say(texts.redo2)}</Button
+			on:click={() => editor.redo()}>{say(texts.redoButton)}</Button
 		>
 		<Button
 			kind="ghost"

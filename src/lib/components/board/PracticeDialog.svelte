@@ -79,7 +79,7 @@
 			max={600}
 			allowEmpty
 			bind:value={minutes}
-			invalidText={say(texts.n1To600Minutes)}
+			invalidText={say(texts.minutesRange)}
 		/>
 		<TextInput
 			id="practice-place"

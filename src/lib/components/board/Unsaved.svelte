@@ -32,14 +32,14 @@
 {/snippet}
 
 {#if why}
-	<Banner label={say(texts.notSaved2)} tone="stop" actions={isStuck ? tryAgain : undefined}>
+	<Banner label={say(texts.notSavedLabel)} tone="stop" actions={isStuck ? tryAgain : undefined}>
 		<strong>{say(texts.nothingIsBeingSavedNow)}</strong>
 		{say(texts.yourChangesAreKeptHere, { why })}
 	</Banner>
 {/if}
 {#each editor.refused as refused (refused.aside.unsent.id)}
 	<Banner label={say(texts.aChangeThatWasNotSaved)} tone="stop">
-		<strong>{say(texts.notSaved3, { words: refused.words })}</strong>
+		<strong>{say(texts.notSavedEdit, { words: refused.words })}</strong>
 		{refused.why}
 		{#snippet actions()}
 			<Button size="small" kind="tertiary" on:click={() => ontell(editor.retry(refused))}

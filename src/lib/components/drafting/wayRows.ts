@@ -74,14 +74,14 @@ export function wayColumns(say: Say): Column<WayRow>[] {
 		fieldColumn<WayRow, 'from'>('from', {
 			heading: say(texts.from),
 			kind: 'text',
-			label: (row) => say(texts.from2, { value: of(row) }),
-			hint: say(texts.aSpotOr475)
+			label: (row) => say(texts.fromOf, { value: of(row) }),
+			hint: say(texts.wayEndHint)
 		}),
 		fieldColumn<WayRow, 'to'>('to', {
 			heading: say(texts.to),
 			kind: 'text',
-			label: (row) => say(texts.to2, { value: of(row) }),
-			hint: say(texts.aSpotOr475)
+			label: (row) => say(texts.toOf, { value: of(row) }),
+			hint: say(texts.wayEndHint)
 		}),
 		fieldColumn<WayRow, 'step'>('step', {
 			heading: say(texts.step),

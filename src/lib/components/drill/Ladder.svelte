@@ -50,7 +50,7 @@
 						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(
 							id ?? ''
 						)}"
-						aria-label={say(texts.copyAsDrill, { name })}>{say(texts.copyAsDrill2)}</a
+						aria-label={say(texts.copyRungAsDrill, { name })}>{say(texts.copyAsDrill)}</a
 					>
 				</p>
 			</li>

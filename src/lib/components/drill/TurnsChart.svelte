@@ -53,13 +53,13 @@
 			id: String(each.players),
 			players: each.players,
 			turns: each.turns.mean,
-			span: say(texts.to2, { min: each.turns.min, max: each.turns.max }),
+			span: say(texts.between, { min: each.turns.min, max: each.turns.max }),
 			waits: each.waitShare,
 			longest: each.longestWaitSeconds,
 			...Object.fromEntries(
 				each.sides.map(({ name, turns }) => [
 					`side ${name}`,
-					say(texts.to2, { min: turns.min, max: turns.max })
+					say(texts.between, { min: turns.min, max: turns.max })
 				])
 			)
 		}))
@@ -67,7 +67,7 @@
 	const columns = $derived([
 		{
 			key: 'players',
-			heading: say(texts.players4),
+			heading: say(texts.playersHeading),
 			shown: (row: Row) =>
 				marked.includes(Number(row.players))
 					? say(texts.hereToday, { count: row.players })
@@ -82,7 +82,7 @@
 		...sides.map((side) => ({ key: `side ${side}`, heading: side })),
 		{
 			key: 'waits',
-			heading: say(texts.waits2),
+			heading: say(texts.waitsHeading),
 			shown: (row: Row) => percent(Number(row.waits))
 		},
 		{
@@ -94,7 +94,7 @@
 </script>
 
 <p class="chosen" role="status">
-	<strong>{say(texts.players2, { playerCount: players })}</strong>
+	<strong>{say(texts.playerCount, { playerCount: players })}</strong>
 	{chosen ? words(chosen) : say(texts.doNotFillTheSpots)}
 	{#each chosen?.sides ?? [] as { name, turns } (name)}
 		<span class="side">{name} {span(turns)}</span>
@@ -138,7 +138,10 @@
 	max={given.at(-1)?.players ?? 1}
 	value={players}
 	aria-label={say(texts.playersOfACopy)}
-	aria-valuetext={say(texts.players3, { playerCount: players, words: chosen ? words(chosen) : '' })}
+	aria-valuetext={say(texts.playersAndWords, {
+		playerCount: players,
+		words: chosen ? words(chosen) : ''
+	})}
 	oninput={(event) => onchoose(event.currentTarget.valueAsNumber)}
 />
 <details>

@@ -108,7 +108,7 @@
 			id="find-drill"
 			size="sm"
 			labelText={say(texts.findDrill)}
-			placeholder={say(texts.findDrill2)}
+			placeholder={say(texts.findDrillKey)}
 			bind:value={search}
 			on:focus={(event) => (cameFrom = event.relatedTarget as HTMLElement | null)}
 			on:keydown={searchKey}

@@ -32,7 +32,7 @@
 	const faultsOf = (line: number) =>
 		(bad.find((each) => each.line === line)?.faults ?? [])
 			.map(({ column, message }) =>
-				column ? `${column}: ${message}` : say(texts.line3, { line, message })
+				column ? `${column}: ${message}` : say(texts.lineFault, { line, message })
 			)
 			.join('; ');
 </script>
@@ -47,7 +47,7 @@
 						{cell}
 					{:else}
 						<input
-							aria-label={say(texts.line2, { place: headings[place], line })}
+							aria-label={say(texts.placeAndLine, { place: headings[place], line })}
 							value={cell}
 							oninput={(event) => oncorrect(at, place, event.currentTarget.value)}
 						/>

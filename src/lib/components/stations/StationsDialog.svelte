@@ -151,10 +151,10 @@
 	size="lg"
 	modalHeading={period.slots
 		? say(texts.stationsOf, { name: period.name })
-		: say(texts.splitIntoStations, { name: period.name })}
+		: say(texts.splitNameIntoStations, { name: period.name })}
 	primaryButtonText={period.slots
 		? say(texts.useTheseStations, { count })
-		: say(texts.splitIntoStations2, { count })}
+		: say(texts.splitIntoStations, { count })}
 	primaryButtonDisabled={!canApply}
 	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}

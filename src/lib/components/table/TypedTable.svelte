@@ -114,7 +114,7 @@
 						<button
 							type="button"
 							class="link"
-							aria-label={say(texts.remove2, { nameOf: nameOf(row) })}
+							aria-label={say(texts.removeRow, { nameOf: nameOf(row) })}
 							onclick={() => onremove(row)}>{say(texts.remove)}</button
 						>
 					</td>

@@ -32,7 +32,7 @@
 		class="pivot"
 		style:width="{ruler}px"
 		aria-label={say(texts.lanes)}
-		title={say(texts.lanes1Zones2Groups3)}
+		title={say(texts.lanesByKeys)}
 		value={pivot}
 		onchange={(event) => onpivot(event.currentTarget.value as Pivot)}
 	>

@@ -56,7 +56,7 @@
 			? [block.where]
 			: [
 					block.where ?? '',
-					isNarrow ? '' : say(texts.players, { playerCount: run.players.length }),
+					isNarrow ? '' : say(texts.playerCount, { playerCount: run.players.length }),
 					isNarrow ? shortTurns : turns,
 					!isNarrow && figures?.turns
 						? say(texts.waits, { percent: percent(figures.waitShare) })

@@ -11,7 +11,7 @@ export const PIVOTS: readonly { pivot: Pivot; name: Message }[] = [
 	{ pivot: 'zone', name: texts.zones },
 	{ pivot: 'group', name: texts.groups },
 	{ pivot: 'adult', name: texts.adults },
-	{ pivot: 'player', name: texts.players2 }
+	{ pivot: 'player', name: texts.players }
 ];
 
 /** A lane of the tape: what it stands for, with its zone or its bib where it has one. */

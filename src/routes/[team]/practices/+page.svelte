@@ -106,12 +106,12 @@
 							<input type="hidden" name="practice" value={line.id} />
 							<a
 								href="{base}/new?from={line.id}"
-								aria-label={say(texts.copy, { dayWords: dayWords(line.date) })}
-								>{say(texts.copy2)}</a
+								aria-label={say(texts.copyOf, { dayWords: dayWords(line.date) })}
+								>{say(texts.copy)}</a
 							>
 							<a
 								href="{base}/templates?from={line.id}"
-								aria-label={say(texts.saveAsATemplate, { dayWords: dayWords(line.date) })}
+								aria-label={say(texts.saveDayAsTemplate, { dayWords: dayWords(line.date) })}
 								>{say(texts.template)}</a
 							>
 							<button

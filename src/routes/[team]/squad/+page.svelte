@@ -49,7 +49,7 @@
 	team={data.team}
 	current="squad"
 	title={say(texts.squad)}
-	intro={say(texts.playersRatingsRunFrom1To, { playerCount: data.players.length })}
+	intro={say(texts.squadIntro, { playerCount: data.players.length })}
 >
 	{#snippet ways()}
 		<a href="/{data.team.id}/squad/table">{say(texts.importOrDownloadCSV)}</a>

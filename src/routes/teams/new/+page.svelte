@@ -22,7 +22,7 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	const EXAMPLE = say(texts.n7AdaLind12BoFarrow);
+	const EXAMPLE = say(texts.playersHint);
 	const empty = {
 		name: '',
 		sport: untrack(() => data.sports[0]?.id ?? ''),

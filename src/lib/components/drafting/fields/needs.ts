@@ -29,7 +29,7 @@ export const NEEDS: readonly FieldGroup[] = [
 			{
 				kind: 'lines',
 				label: texts.kit,
-				hint: texts.n2BallACopy1Bib,
+				hint: texts.kitHint,
 				value: kitText,
 				write: (_, typed) => ({ kit: kitIn(typed) })
 			}
@@ -43,7 +43,7 @@ export const NEEDS: readonly FieldGroup[] = [
 			{
 				kind: 'lines',
 				label: texts.mustStandInTheZone,
-				hint: texts.n1Goal,
+				hint: texts.fixturesHint,
 				value: fixturesText,
 				write: (_, typed) => ({ fixtures: fixturesIn(typed) })
 			}
@@ -57,7 +57,7 @@ export const NEEDS: readonly FieldGroup[] = [
 			{
 				kind: 'lines',
 				label: texts.rolesInEachCopy,
-				hint: texts.n1Keeper,
+				hint: texts.rolesHint,
 				value: rolesText,
 				write: (_, typed) => ({ needsRole: rolesIn(typed) })
 			}

@@ -20,7 +20,7 @@
 		clash: say(texts.isAnotherHere)
 	};
 	const count = (state: string) => drills?.filter((drill) => drill.state === state).length ?? 0;
-	const INTRO = say(texts.drillsTravelAsFieldplanDrill1);
+	const INTRO = say(texts.drillsTravel);
 </script>
 
 <Page team={data.team} current="drills" title={say(texts.drillsAsFiles)} intro={INTRO} narrow>

@@ -112,7 +112,7 @@
 	{/snippet}
 	<Outcome
 		{misfit}
-		where={fault ? say(texts.zone2, { name: fault.zone?.name, field: fault.field }) : undefined}
+		where={fault ? say(texts.zoneFault, { name: fault.zone?.name, field: fault.field }) : undefined}
 		saved={!!form && 'saved' in form && !editor.isChanged}
 		{draft}
 		form={sheet}

@@ -118,7 +118,7 @@
 				max={600}
 				allowEmpty
 				bind:value={minutes}
-				invalidText={say(texts.n1To600Minutes)}
+				invalidText={say(texts.minutesRange)}
 			/>
 			{#if data.grounds.length > 1}
 				<Select

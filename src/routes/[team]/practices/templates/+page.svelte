@@ -37,8 +37,8 @@
 						aria-label={say(texts.newPracticeFrom, { name: template.name })}
 						>{say(texts.newPractice)}</a
 					>
-					<button class="link" aria-label={say(texts.remove, { name: template.name })}
-						>{say(texts.remove2)}</button
+					<button class="link" aria-label={say(texts.removeNamed, { name: template.name })}
+						>{say(texts.remove)}</button
 					>
 				</form>
 			</li>
@@ -71,7 +71,7 @@
 				invalid={!!fault('name')}
 				invalidText={fault('name')}
 			/>
-			<Button type="submit" size="field">{say(texts.saveAsATemplate2)}</Button>
+			<Button type="submit" size="field">{say(texts.saveAsTemplate)}</Button>
 		</form>
 	{/if}
 </Page>

@@ -45,19 +45,19 @@
 		if (list !== 'restrictions' || typeof index !== 'number') return undefined;
 		const field = pathText(path);
 		const fields: Record<string, string> = {
-			setBy: say(texts.setBy2),
-			since: say(texts.firstDay),
-			until: say(texts.lastDay),
-			'cleared.by': say(texts.liftedBy2),
-			'cleared.on': say(texts.liftedFrom2)
+			setBy: say(texts.setByField),
+			since: say(texts.firstDayField),
+			until: say(texts.lastDayField),
+			'cleared.by': say(texts.liftedByField),
+			'cleared.on': say(texts.liftedFromField)
 		};
-		return say(texts.restriction2, {
+		return say(texts.restrictionFault, {
 			number: index + 1,
 			field: fields[field] ?? field
 		});
 	});
 	const DAYS = [
-		['since', say(texts.firstDay2)],
+		['since', say(texts.firstDay)],
 		['until', say(texts.lastDayIncludedOpenIfEmpty)]
 	] as const;
 	const fault = (index: number, field: string) =>

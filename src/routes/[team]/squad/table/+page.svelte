@@ -78,9 +78,9 @@
 			</Select>
 			<Select id="encoding" name="encoding" labelText={say(texts.letters)} size="sm">
 				<SelectItem value="auto" text={say(texts.findOut)} />
-				<SelectItem value="utf-8" text={say(texts.uTF8)} />
+				<SelectItem value="utf-8" text={say(texts.utf8)} />
 				<SelectItem value="windows-1252" text={say(texts.windowsWestern)} />
-				<SelectItem value="utf-16le" text={say(texts.uTF16)} />
+				<SelectItem value="utf-16le" text={say(texts.utf16)} />
 			</Select>
 		{/if}
 		<Button type="submit" size="small" kind="tertiary"
@@ -144,7 +144,7 @@
 					<h2>{say(texts.takenAsItIsWritten)}</h2>
 					<ul>
 						{#each reading.notes as { line, column, message: words }, index (index)}
-							<li>{say(texts.line4, { line, column, words })}</li>
+							<li>{say(texts.lineNote, { line, column, words })}</li>
 						{/each}
 					</ul>
 				{/if}

@@ -14,7 +14,7 @@
 <Page
 	team={data.team}
 	current="drills"
-	title={say(texts.edit2, { name: data.drill.name })}
+	title={say(texts.editDrill, { name: data.drill.name })}
 	intro={INTRO}
 >
 	{#snippet ways()}
