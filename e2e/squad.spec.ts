@@ -13,7 +13,7 @@ test('players are typed in by keyboard, pasted, saved, refused with their place,
 	await expect(page.getByText(/Odile Brantwick, ratings.passing:/)).toBeVisible();
 	await page.getByLabel('Passing of Odile Brantwick').fill('5');
 	await page.getByRole('button', { name: 'Paste players' }).click();
-	await page.getByLabel('One a line').fill('31 Neva Holm\nPetra Ouse');
+	await page.getByLabel('One per line').fill('31 Neva Holm\nPetra Ouse');
 	await page.getByRole('button', { name: 'Add', exact: true }).click();
 	await page.getByLabel('Unit of Neva Holm').selectOption('backs');
 	await page.getByRole('button', { name: 'Save the squad' }).click();
