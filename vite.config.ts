@@ -24,7 +24,7 @@ export default defineConfig({
 		rolldownOptions: {
 			// A shape that nothing is held against is left out: the browser reads no files.
 			treeshake: {
-				manualPureFunctions: ['Type', 'object', 'orNone', 'byKey', 'says'],
+				manualPureFunctions: ['Type', 'shapeOf', 'byKey', 'orNone', 'says'],
 				moduleSideEffects: [
 					{ test: /\/src\/(core|words)\//, sideEffects: false },
 					{ test: /\/node_modules\/typebox\//, sideEffects: false }

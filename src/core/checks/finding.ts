@@ -8,10 +8,10 @@ const Count = Type.Integer({ minimum: 0 });
 const Minutes = Type.Number({ minimum: 0, description: 'Minutes' });
 const Share = Type.Number({ minimum: 0, maximum: 1, description: 'A share, 0 to 1' });
 const Label = Type.String({ description: 'A name as the coach gave it' });
-const object = <Properties extends TProperties>(properties: Properties) =>
+const shapeOf = <Properties extends TProperties>(properties: Properties) =>
 	Type.Object(properties, closed);
 
-const twice = object({
+const twice = shapeOf({
 	first: says(PartId, 'Id of a block'),
 	second: says(PartId, 'Id of the other block'),
 	atSecond: says(Seconds, 'Second of the practice at which both run')
@@ -21,136 +21,136 @@ const twice = object({
 export const VALUES = {
 	'player-twice': twice,
 	'adult-twice': twice,
-	'zone-twice': object({
+	'zone-twice': shapeOf({
 		first: says(PartId, 'Id of a block'),
 		second: says(PartId, 'Id of the other block'),
 		fromSecond: says(Seconds, 'Second of the practice from which both run'),
 		toSecond: says(Seconds, 'Second of the practice to which both run')
 	}),
-	'zone-gone': object({ zone: says(Id, 'Id of the zone that is not there') }),
-	'group-size': object({
+	'zone-gone': shapeOf({ zone: says(Id, 'Id of the zone that is not there') }),
+	'group-size': shapeOf({
 		players: says(Count, 'Players of the group'),
 		min: says(Count, 'Fewest that the drill takes'),
 		max: says(Count, 'Most that the drill takes')
 	}),
-	'too-few-players': object({
+	'too-few-players': shapeOf({
 		players: says(Count, 'Players that there are'),
 		needed: says(Count, 'Players that are needed'),
 		reason: says(Type.String(), 'Why, in words')
 	}),
-	'block-empty': object({ name: says(Label, 'Name of the period') }),
-	'player-unplaced': object({}),
-	'over-time': object({
+	'block-empty': shapeOf({ name: says(Label, 'Name of the period') }),
+	'player-unplaced': shapeOf({}),
+	'over-time': shapeOf({
 		overMinutes: says(Minutes, 'Minutes that are too many'),
 		minutes: says(Minutes, 'Minutes that there are'),
 		planned: says(Minutes, 'Minutes that are planned')
 	}),
-	'under-time': object({
+	'under-time': shapeOf({
 		spareMinutes: says(Minutes, 'Minutes that are left over'),
 		minutes: says(Minutes, 'Minutes that there are'),
 		planned: says(Minutes, 'Minutes that are planned')
 	}),
-	'no-warm-up': object({
+	'no-warm-up': shapeOf({
 		minutes: says(Minutes, 'Minutes of warm-up before it'),
 		needed: says(Minutes, 'Minutes that are needed'),
 		effort: says(Type.Number(), 'Effort of the block, 1 to 10')
 	}),
-	waiting: object({
+	waiting: shapeOf({
 		players: says(Count, 'Players who wait so long'),
 		waitShare: says(Share, 'Share of the block that they wait, 0 to 1'),
 		turns: says(Type.Number(), 'Mean turns of a player'),
 		longestWaitSeconds: says(Type.Number(), 'Longest wait at a stretch, seconds')
 	}),
-	'move-short': object({
+	'move-short': shapeOf({
 		moveSeconds: says(Type.Number(), 'Seconds that there are'),
 		needed: Type.Number({ description: 'Seconds' }),
 		metres: says(Type.Number(), 'Longest way, metres')
 	}),
-	'slot-length': object({
+	'slot-length': shapeOf({
 		minutes: says(Type.Number(), 'Minutes of a slot'),
 		least: says(Minutes, 'Fewest minutes for this age'),
 		most: says(Minutes, 'Most minutes for this age')
 	}),
-	'talk-long': object({
+	'talk-long': shapeOf({
 		minutes: says(Minutes, 'Minutes of the talk'),
 		limit: says(Minutes, 'Most minutes')
 	}),
-	'hard-after-hard': object({
+	'hard-after-hard': shapeOf({
 		first: says(Label, 'Name of the first period'),
 		second: says(Label, 'Name of the next period'),
 		effort: says(Type.Number(), 'Effort of the first, 1 to 10'),
 		nextEffort: says(Type.Number(), 'Effort of the next, 1 to 10')
 	}),
-	'kit-short': object({
+	'kit-short': shapeOf({
 		item: says(Label, 'Name of the thing'),
 		needed: says(Type.Number(), 'How many are needed'),
 		has: says(Type.Number(), 'How many there are')
 	}),
-	'fixture-short': object({
+	'fixture-short': shapeOf({
 		zone: says(Id, 'Id of the zone'),
 		copies: says(Count, 'Copies that are planned'),
 		serves: says(Count, 'Copies that it serves'),
 		items: says(Type.Array(Label), 'Names of what is short')
 	}),
-	'role-missing': object({
+	'role-missing': shapeOf({
 		role: says(Id, 'Id of the unit'),
 		count: says(Count, 'How many each group needs'),
 		has: says(Count, 'How many one has')
 	}),
 	'adults-few': Type.Union([
-		object({
+		shapeOf({
 			players: says(Count, 'Players of this age'),
 			adults: says(Count, 'Adults who are there'),
 			needed: says(Count, 'Adults who are needed'),
 			each: Type.Number({ description: 'Players that an adult may have in charge at this age' }),
 			until: Type.Optional(says(Seconds, 'Second of the practice until which it is so'))
 		}),
-		object({
+		shapeOf({
 			adults: says(Count, 'Adults who are there'),
 			needed: says(Count, 'Adults who are needed')
 		}),
-		object({
+		shapeOf({
 			zones: says(Type.Array(Id), 'Ids of zones without an adult'),
 			under: Type.Number({ description: 'Years of age' })
 		})
 	]),
-	'restricted-player': object({
+	'restricted-player': shapeOf({
 		from: says(Type.String(), 'What they are kept out of'),
 		setBy: says(Type.String(), 'The practitioner who set it'),
 		until: Type.Optional(says(Day, 'Last day, included'))
 	}),
-	'contact-day': object({
+	'contact-day': shapeOf({
 		minutes: says(Minutes, 'Minutes of hard contact of a player that day'),
 		limit: says(Minutes, 'Most minutes')
 	}),
-	'water-gap': object({
+	'water-gap': shapeOf({
 		minutes: says(Minutes, 'Minutes without water'),
 		limit: says(Minutes, 'Most minutes'),
 		last: says(PartId, 'Id of the last period of them')
 	}),
-	'stop-long': object({
+	'stop-long': shapeOf({
 		stopShare: says(Share, 'Share of the block that it is stopped, 0 to 1'),
 		limit: says(Share, 'Most of it, 0 to 1')
 	}),
-	'second-eyes': object({ adult: says(Id, 'Id of an adult who is free') }),
-	'like-partners': object({
+	'second-eyes': shapeOf({ adult: says(Id, 'Id of an adult who is free') }),
+	'like-partners': shapeOf({
 		apart: Type.Number({ description: 'Ratings between two of a group' })
 	}),
-	'clear-space': object({
+	'clear-space': shapeOf({
 		other: says(PartId, 'Id of the block beside it'),
 		gap: Type.Number({ description: 'Metres' }),
 		clear: Type.Number({ description: 'Metres' })
 	}),
-	'rung-skipped': object({
+	'rung-skipped': shapeOf({
 		to: says(Label, 'Name of the rung'),
 		missing: says(Label, 'Name of the rung that should come before')
 	}),
-	'skill-twice': object({
+	'skill-twice': shapeOf({
 		skill: says(Type.String(), 'Id of the skill area'),
 		first: says(PartId, 'Id of the block that has it already')
 	}),
-	'daily-missing': object({ drill: says(Id, 'Id of the drill') }),
-	'setup-clash': object({
+	'daily-missing': shapeOf({ drill: says(Id, 'Id of the drill') }),
+	'setup-clash': shapeOf({
 		seconds: says(Type.Number(), 'Seconds that it takes to lay out'),
 		free: Type.Number({ description: 'Seconds' }),
 		first: says(PartId, 'Id of the block that leaves the ground'),
@@ -179,7 +179,7 @@ export const Place = Type.Object(
 );
 
 /** Everything and everyone that a finding lies at, of what is told as one too; ids, each once. */
-export const Among = object({
+export const Among = shapeOf({
 	blocks: says(Type.Array(PartId), 'Ids of blocks'),
 	periods: says(Type.Array(PartId), 'Ids of periods'),
 	players: says(Type.Array(Id), 'Ids of players'),
@@ -187,7 +187,7 @@ export const Among = object({
 });
 
 /** Something that does not work, as data: the words are made in `messages.ts`. */
-export const Finding = object({
+export const Finding = shapeOf({
 	code: says(Type.Enum(CODES), 'What is wrong; it says which `values` there are'),
 	severity: says(
 		Severity,
