@@ -1,7 +1,7 @@
 import Type, { type TSchema } from 'typebox';
 import { Finding } from '../core/checks';
 import { FitInput, FitOutput } from '../core/clock';
-import { SimulateInput, SimulateOutput } from '../core/drill';
+import { SimulateInput, SimulateOutput, Spread } from '../core/drill';
 import { GroupInput, GroupOutput } from '../core/grouping';
 import { AttendanceFile } from '../core/model/attendance';
 import { Bundle } from '../core/model/bundle';
@@ -29,17 +29,7 @@ export const CheckOutput = Type.Object(
 			Type.Object(
 				{
 					busyShare: says(Type.Number(), 'Share of the time that players work, 0 to 1'),
-					turns: says(
-						Type.Object(
-							{
-								min: says(Type.Number(), 'Least'),
-								mean: says(Type.Number(), 'Mean'),
-								max: says(Type.Number(), 'Most')
-							},
-							closed
-						),
-						'Turns of a player'
-					),
+					turns: says(Spread, 'Turns of a player'),
 					seconds: says(Type.Number(), 'Seconds from the start to the end of the last period')
 				},
 				closed

@@ -9,6 +9,6 @@ export { asTheDrill, changedFields, withChange, type RungField } from './changin
 export { renameSpots, type SpotNames } from './renaming';
 export { timingOf, turnsOn, type Tap, type Timing } from './timing';
 export { blankDrill, drillOfRung } from './drafting';
-export { SimulateInput, type PlayerSums, SimulateOutput, type Spread } from './simulateShapes';
+export { SimulateInput, type PlayerSums, SimulateOutput, Spread } from './simulateShapes';
 export { adultPlaces, checkPlayers, playerSystem, type System } from './system';
 export { isWork, tallyTurns, type Tally } from './tally';

@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { byKey, closed, Id, Key, Name, Point, SkillId, Text, says } from './fields';
+import { LEVERS } from './levers';
 
 export const Role = Type.Enum(['worker', 'opponent', 'feeder', 'helper']);
 export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
@@ -348,23 +349,7 @@ export const Rung = Type.Object(
 		id: says(Key, 'Its id within the drill'),
 		name: says(Name, 'Its name'),
 		change: says(Text, 'What changes, as players hear it'),
-		lever: says(
-			Type.Enum([
-				'opponents',
-				'ground',
-				'pace',
-				'distance',
-				'side',
-				'touches',
-				'target',
-				'implement',
-				'fatigue',
-				'start',
-				'score',
-				'form'
-			]),
-			'What the change works on'
-		),
+		lever: says(Type.Enum([...LEVERS]), 'What the change works on'),
 		needs: Type.Optional(says(Type.Array(Key), 'Ids of rungs that come before it')),
 		set: Type.Optional(
 			says(RungChange, 'The fields of the drill that it replaces, each as a whole')

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { Spread } from '../drill';
 import { Drill } from '../model/drill';
 import { closed, Key, says } from '../model/fields';
 
@@ -69,17 +70,7 @@ export const SizeOption = Type.Object(
 		copies: says(Type.Number(), 'How many copies run side by side'),
 		sizes: says(Type.Array(Type.Number()), 'Players of each copy, the larger first'),
 		adultsAt: says(Type.Number(), 'Adults on `either` spots of each copy'),
-		reps: says(
-			Type.Object(
-				{
-					min: says(Type.Number(), 'Least'),
-					mean: says(Type.Number(), 'Mean'),
-					max: says(Type.Number(), 'Most')
-				},
-				closed
-			),
-			'Turns of a player: least, mean and most over the copies'
-		),
+		reps: says(Spread, 'Turns of a player: least, mean and most over the copies'),
 		share: says(
 			Type.Object(
 				{
