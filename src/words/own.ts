@@ -20,9 +20,11 @@ export function howMany(count: number, thing: string): string {
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** The word with its article. Letters decide, but for a `u` or `eu` that is spoken as in `unit`. */
+/** The word with its article. Letters decide, but where they are spoken otherwise, as in `unit` and `hour`. */
 const withArticle = (word: string) =>
-	/^[aeiou]/i.test(word) && !/^(un[ai]|us[eu]|eu)/i.test(word) ? `an ${word}` : `a ${word}`;
+	/^([aeiou]|hour|hono|heir)/i.test(word) && !/^(un[ai]|us[eu]|eu)/i.test(word)
+		? `an ${word}`
+		: `a ${word}`;
 
 /** A word of the glossary as the name of an argument: `line-up` is `lineUp`. */
 const argument = (word: string) => word.replace(/-(\w)/g, (_, letter) => letter.toUpperCase());

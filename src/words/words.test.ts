@@ -262,6 +262,6 @@ describe('a team’s own words', () => {
 			['exercise', 'unit', 'hour', 'umpire', 'European'].map(
 				(word) => wordsOf({ drill: word }).aDrill
 			)
-		).toEqual(['an exercise', 'a unit', 'a hour', 'an umpire', 'a European']);
+		).toEqual(['an exercise', 'a unit', 'an hour', 'an umpire', 'a European']);
 	});
 });

@@ -130,7 +130,7 @@
 							<tr>
 								<td>{when(backup.at)}</td>
 								<td>{REASONS[backup.reason]}</td>
-								<td>{say(texts.mB, { value: (backup.bytes / 1e6).toFixed(1) })}</td>
+								<td>{say(texts.mB, { megabytes: (backup.bytes / 1e6).toFixed(1) })}</td>
 								<td>
 									<button type="button" class="link" onclick={() => (asked = backup)}
 										>{say(texts.restore)}</button

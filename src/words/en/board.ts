@@ -1,10 +1,10 @@
 import { messages } from '../message';
 
 export default messages({
-	fieldPlan: '{dayWords} · Field Plan',
+	fieldPlan: '{day} · Field Plan',
 	theyAreKeptInThisBrowser:
 		'They are kept in this browser and are sent when you open this {practice} again.',
-	groundAt: '{Ground} at {clockAt}',
+	groundAt: '{Ground} at {clock}',
 	saving: 'saving …',
 	notSavedTheServerDoesNot: 'not saved: the server does not answer, trying again',
 	notSaved: 'not saved',
@@ -24,7 +24,7 @@ export default messages({
 	minutesRange: '1 to 600 minutes',
 	where: 'Where',
 	whereIsIt: 'Where is it?',
-	hasAnotherPracticeAlready: '{dayWords} has another {practice} already.',
+	hasAnotherPracticeAlready: '{day} has another {practice} already.',
 	tryAgain: 'Try again',
 	notSavedLabel: 'Not saved',
 	nothingIsBeingSavedNow: 'Nothing is being saved now.',

@@ -21,7 +21,7 @@ export default messages({
 	why: 'Why',
 	size: 'Size',
 	restore: 'Restore',
-	mB: '{value} MB',
+	mB: '{megabytes} MB',
 	thereIsNoBackupYetThe: 'There is no backup yet. The first is made a minute after the start.',
 	theDataIsOnAPostgreSQL: 'The data is on a PostgreSQL server. Whoever runs it backs it up.',
 	restoreTheBackupOf: 'Restore the backup of {when}?',

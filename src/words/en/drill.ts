@@ -54,7 +54,7 @@ export default messages({
 	theyLookUpIntoTheSky: 'they look up into the sky',
 	noAdult: 'no {adult}',
 	ladder: 'Ladder',
-	after: ', after {map}',
+	after: ', after {names}',
 	copyRungAsDrill: 'Copy as {aDrill}: {name}',
 	copyAsDrill: 'Copy as {aDrill}',
 	doesNotRunSo: 'cannot run this way',
@@ -73,12 +73,12 @@ export default messages({
 	hereToday: '{count} · here today',
 	seconds: '{seconds} s',
 	between: '{min} to {max}',
-	turnsEach: '{min} {turns} each',
+	turnsEach: '{count, plural, one {# {turn}} other {# {turns}}} each',
 	toTurnsEach: '{min} to {max} {turns} each',
-	eachWaitsUpToSAt: '{reps} each · waits {percent}, up to {value} s at a stretch',
+	eachWaitsUpToSAt: '{reps} each · waits {waits}, up to {seconds} s at a stretch',
 	whereItWasUsed: 'Where it was used',
-	playersTurns:
-		'{isDone, select, true {} other {planned, }}{playerCount, plural, one {# {player}} other {# {players}}}, {value} {turns}{rungCount, select, true {, {map}} other {}}',
+	planned: 'planned',
+	turnsOfPlayer: '{count, plural, one {# {turn}} other {# {turns}}}',
 	notYet: 'Not yet.',
 	revisions: 'Revisions'
 });

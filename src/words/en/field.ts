@@ -15,7 +15,7 @@ export default messages({
 	stop: 'Stop',
 	play: 'Play',
 	nowLine: 'Now-line',
-	minutes: '{floor} minutes, {clockAt}',
+	minutes: '{count} minutes, {clock}',
 	speedTimes: 'Speed {speed} times',
 	doing: '{person}: {state}',
 	doingAt: '{person}: {state}, {spot}'

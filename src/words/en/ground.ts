@@ -33,7 +33,7 @@ export default messages({
 	removeTheZone: 'Remove the {zone}',
 	isPartOfIt: '{name} is part of it',
 	partOf: 'part of {name}',
-	sharesMWith: 'shares {value} m² with {name}',
+	sharesMWith: 'shares {area} m² with {name}',
 	touches: 'touches {name}',
 	fromIsSetAsClear: '{gap} from {name}, {clear} is set as clear',
 	anotherGround: 'Another {ground}',
@@ -54,6 +54,6 @@ export default messages({
 	addZone: 'Add {aZone}',
 	underARoofNoSun: 'Under a roof: no sun.',
 	sayWhereItLiesAndThe: 'Say where it lies, and the sun is drawn.',
-	theSunIsDownAt: 'The sun is down at {clockAt}.',
-	theSunIsInTheHigh: 'The sun is in the {compassName}, {value}° high at {clockAt}.'
+	theSunIsDownAt: 'The sun is down at {clock}.',
+	theSunIsInTheHigh: 'The sun is in the {direction}, {degrees}° high at {clock}.'
 });

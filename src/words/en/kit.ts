@@ -12,10 +12,10 @@ export default messages({
 	aNewThing: 'a new thing',
 	thing: 'Thing',
 	thereAre: 'There are',
-	howManyOf: 'How many of {value}',
+	howManyOf: 'How many of {thing}',
 	broken: 'Broken',
-	howManyOfAreBroken: 'How many of {value} are broken',
+	howManyOfAreBroken: 'How many of {thing} are broken',
 	whereItIsKept: 'Where it is kept',
-	whereIsKept: 'Where {value} is kept',
+	whereIsKept: 'Where {thing} is kept',
 	drillsThatAskForIt: '{Drills} that ask for it'
 });

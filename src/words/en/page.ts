@@ -13,7 +13,7 @@ export default messages({
 	noRoomToKeep: 'This browser has no room to keep unsaved changes: save before you leave.',
 	yourUnsavedChangesAreBack: 'Your unsaved changes are back.',
 	discardThem: 'Discard them',
-	titleOfPage: '{value} · Field Plan',
+	titleOfPage: '{title} · Field Plan',
 	remove: 'Remove {what}?',
 	keep: 'Keep',
 	removeForGood: 'Remove for good',

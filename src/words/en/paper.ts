@@ -20,7 +20,7 @@ export default messages({
 	inNoPartOfIt: 'In no part of it:',
 	checkYourLeaguesRulesOnlyA:
 		"Check your league's rules. Only a licensed practitioner clears {aPlayer}.",
-	sheetFieldPlan: '{dayWords}, sheet · Field Plan',
+	sheetFieldPlan: '{day}, sheet · Field Plan',
 	backToTheBoard: 'Back to the board',
 	withDrawingsOfTheDrills: 'with drawings of the {drills}',
 	printThisSheet: 'Print this sheet',

@@ -2,14 +2,14 @@ import { messages } from '../message';
 
 export default messages({
 	practices: '{Practices}',
-	weeksFrom: '{name}, {weeks} weeks from {dayWords}',
+	weeksFrom: '{name}, {weeks} weeks from {day}',
 	newPractice: 'New {practice}',
 	thisTeamHasNoPlayersYet: 'This team has no {players} yet.',
 	addTheSquadFirst: 'Add the {squad} first',
 	groupsTurnsAndWaitingAreWorked: ': {groups}, {turns} and waiting are worked out from who comes.',
 	week: 'Week {week}',
 	outsideTheSeason: 'Outside the season',
-	to: '{start} to {clockAt}',
+	to: '{start} to {end}',
 	playersAdults:
 		'{playerCount, plural, one {# {player}} other {# {players}}}, {adultCount, plural, one {# {adult}} other {# {adults}}}',
 	ofMinPlanned: '{plannedMinutes} of {minutes} min planned',
@@ -17,12 +17,11 @@ export default messages({
 	empty: 'empty',
 	mustFixCould: 'must fix · {hints} could',
 	beingWorkedOut: 'being worked out …',
-	copyOf: 'Copy {dayWords}',
+	copyOf: 'Copy {day}',
 	copy: 'Copy',
-	saveDayAsTemplate: 'Save {dayWords} as a template',
+	saveDayAsTemplate: 'Save {day} as a template',
 	template: 'Template',
-	isArchivedRestoreArchiveDayWords:
-		'{isArchived, select, true {Restore} other {Archive}} {dayWords}',
+	isArchivedRestoreArchiveDayWords: '{isArchived, select, true {Restore} other {Archive}} {day}',
 	restore: 'Restore',
 	archive: 'Archive',
 	thereIsNoPracticeYet: 'There is no {practice} yet.',
@@ -30,7 +29,7 @@ export default messages({
 	theDateTheMinutesAndWho: ': the date, the minutes, and who comes.',
 	showAllPractices: 'Show all {count, plural, one {# {practice}} other {# {practices}}}',
 	archived: '{showsArchived, select, true {Hide} other {Show}} {archived} archived',
-	again: '{dayWords} again',
+	again: '{day} again',
 	itsPeriodsComeAlongSayWhen:
 		'Its {periodCount, plural, one {# {period}} other {# {periods}}} are copied. Choose the day and who comes this time.',
 	startEmptyOrWithATemplate: 'Start empty, or with a template:',
@@ -40,7 +39,7 @@ export default messages({
 	minutesRange: '1 to 600 minutes',
 	onTheGround: 'On the {ground}',
 	where: 'Where',
-	thereIsPracticeAlreadyAt: '{dayWords}: there is {aPractice} already, at {map}.',
+	thereIsPracticeAlreadyAt: '{day}: there is {aPractice} already, at {times}.',
 	ofPlayersCome:
 		'{expectedCount} of {playerCount, plural, one {# {player}} other {# {players}}} come',
 	createPractice: 'Create {practice}',

@@ -18,7 +18,7 @@ export default messages({
 	howManyForWith: 'How many, for {name} with {peopleCount}?',
 	players: '{playerCount, plural, one {# {player}} other {# {players}}}',
 	inEvenGroupsOfSlotsOf:
-		'in {count} even {groups} of {set} · {count, plural, one {# {slot}} other {# {slots}}} of',
+		'in {count} even {groups} of {sizes} · {count, plural, one {# {slot}} other {# {slots}}} of',
 	min: 'min',
 	secondsToChange: 'Seconds to change',
 	stations: '{Stations}',

@@ -6,6 +6,6 @@ export default messages({
 	none: 'none',
 	more: 'More',
 	remove: 'Remove',
-	of: '{text} of {nameOf}',
-	removeRow: 'Remove {nameOf}'
+	of: '{text} of {name}',
+	removeRow: 'Remove {name}'
 });

@@ -4,7 +4,7 @@ export default messages({
 	lanes: 'Lanes',
 	lanesByKeys: 'Lanes: 1 {zones}, 2 {groups}, 3 {adults}, 4 {players}',
 	tape: 'Tape',
-	end: '{clockAt} end',
+	end: '{clock} end',
 	blockGivesLabel: '{name}: {gives}',
 	inFull: '{first} · {then}',
 	turnsBetweenShort: '{least}–{most} {turns}',

@@ -63,7 +63,7 @@
 						<td class={now.state}>
 							<div class="cell">
 								<select
-									aria-label={say(texts.on, { name: person.name, dayWords: dayWords(date) })}
+									aria-label={say(texts.on, { name: person.name, day: dayWords(date) })}
 									value={now.state}
 									onchange={(event) =>
 										onsay(at, { state: event.currentTarget.value as Said['state'] })}
@@ -78,7 +78,7 @@
 										inputmode="numeric"
 										aria-label={say(texts.minutesIsLateOn, {
 											name: person.name,
-											dayWords: dayWords(date)
+											day: dayWords(date)
 										})}
 										aria-invalid={isWrong(practice, person.id)}
 										placeholder={say(texts.min)}
@@ -89,7 +89,7 @@
 									<input
 										aria-label={say(texts.whyIsAbsentOn, {
 											name: person.name,
-											dayWords: dayWords(date)
+											day: dayWords(date)
 										})}
 										placeholder={say(texts.reason)}
 										maxlength="200"

@@ -151,7 +151,7 @@
 </script>
 
 <svelte:head>
-	<title>{say(texts.fieldPlan, { dayWords: dayWords(editor.practice.date) })}</title>
+	<title>{say(texts.fieldPlan, { day: dayWords(editor.practice.date) })}</title>
 </svelte:head>
 <svelte:window onkeydown={(event) => handleKey(event, { editor, view, apply }, lettersAreOn)} />
 <BibShapes />
@@ -191,7 +191,7 @@
 		</div>
 		<div class="right">
 			<header>
-				<h2>{say(texts.groundAt, { clockAt: clockAt(editor.practice.start, view.now) })}</h2>
+				<h2>{say(texts.groundAt, { clock: clockAt(editor.practice.start, view.now) })}</h2>
 				<span>{editor.context.ground.name}</span>
 			</header>
 			<div class="ground">

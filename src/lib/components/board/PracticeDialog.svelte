@@ -91,7 +91,7 @@
 		/>
 	</div>
 	<p role="status">
-		{#if isTaken}{say(texts.hasAnotherPracticeAlready, { dayWords: dayWords(date) })}{/if}
+		{#if isTaken}{say(texts.hasAnotherPracticeAlready, { day: dayWords(date) })}{/if}
 	</p>
 </Modal>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Rung } from '$core/model/drill';
+	import { LEVERS } from '$core/model/levers';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drafting';
 	import { called } from '$words';
@@ -10,20 +11,6 @@
 	let { draft, rung }: { draft: DrillDraft; rung: Rung } = $props();
 
 	const say = useWords();
-	const LEVERS: readonly Rung['lever'][] = [
-		'opponents',
-		'ground',
-		'pace',
-		'distance',
-		'side',
-		'touches',
-		'target',
-		'implement',
-		'fatigue',
-		'start',
-		'score',
-		'form'
-	];
 	const rungs = $derived(draft.kept.rungs);
 	const place = $derived(rungs.findIndex(({ id }) => id === rung.id));
 	function need(id: string, isNeeded: boolean) {

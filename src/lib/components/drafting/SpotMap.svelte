@@ -134,7 +134,7 @@
 			? say(texts.dragASpotOrMoveIt)
 			: begun === null
 				? say(texts.drawFromASpotToAnother)
-				: say(texts.fromPressTheSpotThatIt, { nameOf: calling.nameOf(begun) })
+				: say(texts.fromPressTheSpotThatIt, { name: calling.nameOf(begun) })
 	);
 </script>
 
@@ -179,7 +179,7 @@
 			data-spot={spot.key}
 			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre}px"
 			aria-label={say(texts.spotMM, {
-				value: calling.nameOf(spot.key) || 'new',
+				name: calling.nameOf(spot.key) || 'new',
 				x: spot.x,
 				y: spot.y
 			})}

@@ -46,13 +46,13 @@ export const skillColumns = (
 		fieldColumn<SkillRow, 'share'>('share', {
 			heading: say(texts.share),
 			kind: 'number',
-			label: (row) => say(texts.shareOf, { value: of(row) })
+			label: (row) => say(texts.shareOf, { skill: of(row) })
 		}),
 		fieldColumn<SkillRow, 'focus'>('focus', {
 			heading: say(texts.focus),
 			kind: 'choice',
 			isNeeded: true,
-			label: (row) => say(texts.focusOn, { value: of(row) }),
+			label: (row) => say(texts.focusOn, { skill: of(row) }),
 			options: [
 				{ id: 'main', name: say(texts.main) },
 				{ id: 'second', name: say(texts.second) }

@@ -109,7 +109,7 @@ export function spotColumns(
 		fieldColumn<SpotRow, typeof id>(id, {
 			heading,
 			kind,
-			label: (row) => say(texts.ofRow, { heading, value: of(row) }),
+			label: (row) => say(texts.ofRow, { heading, spot: of(row) }),
 			...more
 		});
 	return [

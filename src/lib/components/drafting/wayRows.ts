@@ -64,7 +64,7 @@ export function wayColumns(say: Say): Column<WayRow>[] {
 			heading: say(texts.way),
 			kind: 'choice',
 			isNeeded: true,
-			label: (row) => say(texts.kindOf, { value: of(row) }),
+			label: (row) => say(texts.kindOf, { way: of(row) }),
 			options: [
 				{ id: 'flight', name: say(texts.ballInFlight) },
 				{ id: 'run', name: say(texts.run) },
@@ -74,19 +74,19 @@ export function wayColumns(say: Say): Column<WayRow>[] {
 		fieldColumn<WayRow, 'from'>('from', {
 			heading: say(texts.from),
 			kind: 'text',
-			label: (row) => say(texts.fromOf, { value: of(row) }),
+			label: (row) => say(texts.fromOf, { way: of(row) }),
 			hint: say(texts.wayEndHint)
 		}),
 		fieldColumn<WayRow, 'to'>('to', {
 			heading: say(texts.to),
 			kind: 'text',
-			label: (row) => say(texts.toOf, { value: of(row) }),
+			label: (row) => say(texts.toOf, { way: of(row) }),
 			hint: say(texts.wayEndHint)
 		}),
 		fieldColumn<WayRow, 'step'>('step', {
 			heading: say(texts.step),
 			kind: 'number',
-			label: (row) => say(texts.stepOf, { value: of(row) })
+			label: (row) => say(texts.stepOf, { way: of(row) })
 		})
 	];
 }

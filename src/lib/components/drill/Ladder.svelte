@@ -44,7 +44,7 @@
 				<span>{words(given)}</span>
 				<p>
 					{change}{#if needs.length > 0}{say(texts.after, {
-							map: needs.map(nameOf).join(' and ')
+							names: needs.map(nameOf).join(' and ')
 						})}{/if}
 					<a
 						href="/{team}/drills/new?from={encodeURIComponent(drill.id)}&rung={encodeURIComponent(

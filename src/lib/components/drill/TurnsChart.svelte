@@ -39,12 +39,12 @@
 	const sides = $derived((given[0]?.sides ?? []).map(({ name }) => name));
 	const chosen = $derived(given.find((each) => each.players === players));
 	const span = ({ min, max }: Given['turns']) =>
-		min === max ? say(texts.turnsEach, { min }) : say(texts.toTurnsEach, { min, max });
+		min === max ? say(texts.turnsEach, { count: min }) : say(texts.toTurnsEach, { min, max });
 	const words = ({ turns, waitShare, longestWaitSeconds }: Given) =>
 		say(texts.eachWaitsUpToSAt, {
 			reps: turnsWords(turns, say),
-			percent: percent(waitShare),
-			value: Math.round(longestWaitSeconds)
+			waits: percent(waitShare),
+			seconds: Math.round(longestWaitSeconds)
 		});
 
 	type Row = Record<string, string | number> & { id: string };

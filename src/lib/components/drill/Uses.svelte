@@ -27,6 +27,15 @@
 
 	const say = useWords();
 	const nameOf = (id: string) => drill.rungs.find((rung) => rung.id === id)?.name ?? id;
+	const usedWords = (use: (typeof uses)[number]) =>
+		[
+			use.isDone ? '' : say(texts.planned),
+			say(texts.playerCount, { playerCount: use.players }),
+			say(texts.turnsOfPlayer, { count: Math.round(use.turns) }),
+			...use.rungs.map(nameOf)
+		]
+			.filter(Boolean)
+			.join(', ');
 </script>
 
 <div>
@@ -36,15 +45,7 @@
 			{#each uses as use (use.practice)}
 				<li>
 					<a href="/{team}/practices/{encodeURIComponent(use.practice)}">{dayWords(use.date)}</a>
-					<span
-						>{say(texts.playersTurns, {
-							isDone: use.isDone,
-							playerCount: use.players,
-							value: Math.round(use.turns),
-							rungCount: use.rungs.length > 0,
-							map: use.rungs.map(nameOf).join(', ')
-						})}</span
-					>
+					<span>{usedWords(use)}</span>
 				</li>
 			{:else}
 				<li>{say(texts.notYet)}</li>

@@ -34,8 +34,8 @@
 		type="range"
 		aria-label={say(texts.nowLine)}
 		aria-valuetext={say(texts.minutes, {
-			floor: Math.floor(view.now / 60),
-			clockAt: clockAt(start, view.now)
+			count: Math.floor(view.now / 60),
+			clock: clockAt(start, view.now)
 		})}
 		min="0"
 		max={Math.max(1, seconds - 1)}

@@ -49,7 +49,7 @@
 			case 'around':
 				return say(texts.partOf, { name: other.name });
 			case 'overlaps':
-				return say(texts.sharesMWith, { value: Math.round(shared), name: other.name });
+				return say(texts.sharesMWith, { area: Math.round(shared), name: other.name });
 			case 'near':
 				return gap < 0.01
 					? say(texts.touches, { name: other.name })

@@ -63,7 +63,7 @@
 <p class="facts">
 	{#if output}
 		{#if spreads.length > 0}{say(texts.largestLessSmallestGroupMean, {
-				join: spreads.join(', ')
+				spreads: spreads.join(', ')
 			})}{/if}
 		{say(texts.playersOfGroupHaveBeenTogether, { repeats: output.repeats })}
 	{:else}

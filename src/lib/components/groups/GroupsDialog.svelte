@@ -144,7 +144,7 @@
 				<ul>
 					{#each together as pair (pair)}
 						<li>
-							{say(texts.togetherList, { map: pair.map(name).join(' and ') })}
+							{say(texts.togetherList, { names: pair.map(name).join(' and ') })}
 							<button class="link" onclick={() => (together = drop(together, pair))}
 								>{say(texts.drop)}</button
 							>
@@ -152,7 +152,7 @@
 					{/each}
 					{#each apart as pair (pair)}
 						<li>
-							{say(texts.apartList, { map: pair.map(name).join(' and ') })}
+							{say(texts.apartList, { names: pair.map(name).join(' and ') })}
 							<button class="link" onclick={() => (apart = drop(apart, pair))}
 								>{say(texts.drop)}</button
 							>

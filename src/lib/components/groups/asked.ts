@@ -99,5 +99,5 @@ export function clashWords(
 		const [one = '', other = ''] = pair.map(name);
 		return say(rule.rule === 'together' ? texts.pairTogether : texts.pairApart, { one, other });
 	});
-	return say(texts.theseDoNotGoTogetherDrop, { join: words.join('; ') });
+	return say(texts.theseDoNotGoTogetherDrop, { rules: words.join('; ') });
 }

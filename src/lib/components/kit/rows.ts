@@ -43,17 +43,17 @@ export function kitColumns(
 		fieldColumn('count', {
 			heading: say(texts.thereAre),
 			kind: 'number',
-			label: (row) => say(texts.howManyOf, { value: of(row) })
+			label: (row) => say(texts.howManyOf, { thing: of(row) })
 		}),
 		fieldColumn('broken', {
 			heading: say(texts.broken),
 			kind: 'number',
-			label: (row) => say(texts.howManyOfAreBroken, { value: of(row) })
+			label: (row) => say(texts.howManyOfAreBroken, { thing: of(row) })
 		}),
 		fieldColumn('kept', {
 			heading: say(texts.whereItIsKept),
 			kind: 'text',
-			label: (row) => say(texts.whereIsKept, { value: of(row) }),
+			label: (row) => say(texts.whereIsKept, { thing: of(row) }),
 			least: 200
 		}),
 		{

@@ -37,7 +37,7 @@
 	const section = $derived(team && sectionOf(current));
 </script>
 
-<svelte:head><title>{say(texts.titleOfPage, { value: title })}</title></svelte:head>
+<svelte:head><title>{say(texts.titleOfPage, { title: title })}</title></svelte:head>
 
 <TopBar {team} current={section?.id ?? current} />
 {#if team && section && section.pages.length > 1}

@@ -1,7 +1,7 @@
 import { areaOf, skillName, skillsOf, stageOf, type SkillAreas } from '$core/model/skill';
 import type { Facet } from '$core/shelf';
 import texts from '$texts/shelf';
-import type { Message, Say } from '$words';
+import { called, type Message, type Say } from '$words';
 
 /** A choice of a part of the filter, with how many drills it leaves. */
 export interface Choice {
@@ -42,7 +42,8 @@ export function choicesOf(
 	if (key === 'skill') return skillChoices(counts, areas);
 	const nameOf = (value: string) => {
 		if (key === 'contact') return say(CONTACT[Number(value)]);
-		return key === 'unused' ? say(texts.practices, { count: Number(value) }) : value;
+		if (key === 'unused') return say(texts.practices, { count: Number(value) });
+		return key === 'frequency' ? called(value, say) : value;
 	};
 	return counts.map(({ value, count }) => ({ value, name: nameOf(value), count }));
 }

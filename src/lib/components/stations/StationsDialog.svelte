@@ -176,7 +176,7 @@
 		<div>
 			<p class="sum">
 				<strong>{say(texts.players, { playerCount: players })}</strong>
-				{say(texts.inEvenGroupsOfSlotsOf, { count, set: [...new Set(sizes)].join(' or ') })}
+				{say(texts.inEvenGroupsOfSlotsOf, { count, sizes: [...new Set(sizes)].join(' or ') })}
 				<strong>{clock}</strong>
 				{say(texts.min)}
 			</p>

@@ -105,8 +105,7 @@
 						<td>
 							{#if link}<a
 									href={link.href}
-									aria-label={say(texts.of, { text: link.text, nameOf: nameOf(row) })}
-									>{link.text}</a
+									aria-label={say(texts.of, { text: link.text, name: nameOf(row) })}>{link.text}</a
 								>{/if}
 						</td>
 					{/if}
@@ -114,7 +113,7 @@
 						<button
 							type="button"
 							class="link"
-							aria-label={say(texts.removeRow, { nameOf: nameOf(row) })}
+							aria-label={say(texts.removeRow, { name: nameOf(row) })}
 							onclick={() => onremove(row)}>{say(texts.remove)}</button
 						>
 					</td>

@@ -169,7 +169,7 @@
 				{/each}
 				{#if editor.evaluation.seconds !== endSecond}
 					<div class="end" style:top="{endSecond * scale}px">
-						<span>{say(texts.end, { clockAt: clockAt(editor.practice.start, endSecond) })}</span>
+						<span>{say(texts.end, { clock: clockAt(editor.practice.start, endSecond) })}</span>
 					</div>
 				{/if}
 				{#if proposal}

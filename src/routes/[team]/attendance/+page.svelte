@@ -63,7 +63,7 @@
 	const late = $derived(players.filter(({ id }) => data.habits[id]?.isUsuallyLate));
 	const intro = $derived(
 		late.length > 0
-			? say(texts.usuallyLateAre, { map: late.map(({ name }) => name).join(', ') })
+			? say(texts.usuallyLateAre, { names: late.map(({ name }) => name).join(', ') })
 			: say(texts.nobodyIsUsuallyLate)
 	);
 </script>

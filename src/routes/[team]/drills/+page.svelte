@@ -37,7 +37,7 @@
 		const { expected, adults, date } = data.here.practice;
 		const players = say(texts.expectedCountPlayerPlayers, { expectedCount: expected.length });
 		const who = say(texts.and, { playerCount: players, adultCount: adults.length });
-		const when = data.here.isPlanned ? say(texts.on, { dayWords: dayWords(date) }) : '';
+		const when = data.here.isPlanned ? say(texts.on, { day: dayWords(date) }) : '';
 		return say(texts.ofDrillsCanRunWith, { fitting: data.fitting, found: data.found, when, who });
 	});
 </script>

@@ -38,7 +38,7 @@
 	intro={say(texts.weeksFrom, {
 		name: data.season.name,
 		weeks: data.season.weeks,
-		dayWords: dayWords(data.season.firstDay)
+		day: dayWords(data.season.firstDay)
 	})}
 >
 	{#snippet ways()}
@@ -68,7 +68,7 @@
 							<span
 								>{say(texts.to, {
 									start: line.start,
-									clockAt: clockAt(line.start, sum.minutes * 60)
+									end: clockAt(line.start, sum.minutes * 60)
 								})}</span
 							>
 							<span>{line.place}</span>
@@ -106,12 +106,11 @@
 							<input type="hidden" name="practice" value={line.id} />
 							<a
 								href="{base}/new?from={line.id}"
-								aria-label={say(texts.copyOf, { dayWords: dayWords(line.date) })}
-								>{say(texts.copy)}</a
+								aria-label={say(texts.copyOf, { day: dayWords(line.date) })}>{say(texts.copy)}</a
 							>
 							<a
 								href="{base}/templates?from={line.id}"
-								aria-label={say(texts.saveDayAsTemplate, { dayWords: dayWords(line.date) })}
+								aria-label={say(texts.saveDayAsTemplate, { day: dayWords(line.date) })}
 								>{say(texts.template)}</a
 							>
 							<button
@@ -119,7 +118,7 @@
 								formaction={line.isArchived ? '?/restore' : '?/archive'}
 								aria-label={say(texts.isArchivedRestoreArchiveDayWords, {
 									isArchived: line.isArchived,
-									dayWords: dayWords(line.date)
+									day: dayWords(line.date)
 								})}
 							>
 								{line.isArchived ? say(texts.restore) : say(texts.archive)}

@@ -48,11 +48,11 @@
 		if (editor.ground.indoors) return say(texts.underARoofNoSun);
 		if (!editor.ground.place) return say(texts.sayWhereItLiesAndThe);
 		if (!sun || sun.height <= 0)
-			return say(texts.theSunIsDownAt, { clockAt: clockAt(data.next.start, minutes * 60) });
+			return say(texts.theSunIsDownAt, { clock: clockAt(data.next.start, minutes * 60) });
 		return say(texts.theSunIsInTheHigh, {
-			compassName: compassName(sun.bearing),
-			value: Math.round(sun.height),
-			clockAt: clockAt(data.next.start, minutes * 60)
+			direction: compassName(sun.bearing),
+			degrees: Math.round(sun.height),
+			clock: clockAt(data.next.start, minutes * 60)
 		});
 	});
 	const slips = $derived(halfOverlaps(editor.ground));

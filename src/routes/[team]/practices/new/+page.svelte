@@ -66,7 +66,7 @@
 	current="practices"
 	title={say(texts.newPractice)}
 	heading={past
-		? say(texts.again, { dayWords: dayWords(past.date) })
+		? say(texts.again, { day: dayWords(past.date) })
 		: template
 			? template.name
 			: say(texts.newPractice)}
@@ -144,8 +144,8 @@
 		{#if sameDay.length > 0}
 			<p class="taken" role="status">
 				{say(texts.thereIsPracticeAlreadyAt, {
-					dayWords: dayWords(date),
-					map: sameDay.map((each) => each.start).join(' and ')
+					day: dayWords(date),
+					times: sameDay.map((each) => each.start).join(' and ')
 				})}
 			</p>
 		{/if}

@@ -19,7 +19,7 @@
 </script>
 
 <svelte:head
-	><title>{say(texts.sheetFieldPlan, { dayWords: dayWords(practice.date) })}</title></svelte:head
+	><title>{say(texts.sheetFieldPlan, { day: dayWords(practice.date) })}</title></svelte:head
 >
 <BibShapes />
 <header>
