@@ -50,6 +50,9 @@
 </div>
 
 <style>
+	.numbers {
+		overflow-x: auto;
+	}
 	.numbers :global(.bx--data-table) {
 		font-size: 13px;
 	}

@@ -181,7 +181,8 @@
 		}
 	}
 	/* Two in the width of one: narrower than a number usually is. */
-	fieldset :global(.bx--number input) {
+	fieldset :global(.bx--number input[type='number']) {
 		min-width: 0;
+		padding-right: 8px;
 	}
 </style>
