@@ -18,6 +18,14 @@ export interface KeptSteps {
 	redo: Step[];
 }
 
+/** What undo and redo are to who shows them: words of the step each would take, empty where there is none. */
+export interface Steps {
+	undoWords: string;
+	redoWords: string;
+	undo: () => void;
+	redo: () => void;
+}
+
 /** Steps that are kept for undo: more than a session of planning makes. */
 const MOST_STEPS = 500;
 

@@ -80,6 +80,7 @@
 		return () => editor.dispose();
 	});
 
+	const plan = $derived({ practice: editor.practice, context: editor.context });
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
 	const game = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const SAVED = {
@@ -110,6 +111,19 @@
 	focusBack(() => view.dialog !== null);
 
 	const apply = (edit: Edit) => tell(editor.apply(edit));
+	const onkeydown = (event: KeyboardEvent) =>
+		handleKey(
+			event,
+			{
+				evaluation: editor.evaluation,
+				view,
+				say,
+				apply,
+				undo: () => editor.undo(),
+				redo: () => editor.redo()
+			},
+			lettersAreOn
+		);
 	function tell(failure: EditFailure | null) {
 		view.said = failure ? describeFailure(failure, say) : '';
 		view.forget(editor.practice);
@@ -153,7 +167,7 @@
 <svelte:head>
 	<title>{say(texts.fieldPlan, { day: dayWords(editor.practice.date) })}</title>
 </svelte:head>
-<svelte:window onkeydown={(event) => handleKey(event, { editor, view, apply }, lettersAreOn)} />
+<svelte:window {onkeydown} />
 <BibShapes />
 <LeaveDialog draft={unsaved} says={say(texts.theyAreKeptInThisBrowser)} />
 
@@ -162,17 +176,32 @@
 		<span role="status" data-save={editor.saveState}>{SAVED[editor.saveState]}</span>
 	</TopBar>
 	<div>
-		<BoardHead {editor} {view} week={weekOf(data.surroundings.season, editor.practice.date)} />
-		<Unsaved {editor} ontell={tell} />
-		<Conflicts {editor} onsettle={(...choice) => tell(editor.settle(...choice))} />
+		<BoardHead
+			evaluation={editor.evaluation}
+			findings={editor.findings}
+			steps={editor}
+			{view}
+			week={weekOf(data.surroundings.season, editor.practice.date)}
+		/>
+		<Unsaved
+			outbox={editor.outbox}
+			refused={editor.refused}
+			keeping={editor.keeping}
+			onretry={(edit) => tell(editor.retry(edit))}
+			ondiscard={(edit) => editor.giveUp(edit)}
+		/>
+		<Conflicts
+			conflicts={editor.conflicts}
+			onsettle={(...choice) => tell(editor.settle(...choice))}
+		/>
 	</div>
 	<main>
 		<div class="left" class:open={period && view.panel === 'period'}>
 			{#if period && view.panel === 'period'}
-				<Inspector {editor} {view} {period} onapply={apply} />
+				<Inspector evaluation={editor.evaluation} {view} {period} onapply={apply} />
 			{:else}
 				<Shelf
-					{editor}
+					evaluation={editor.evaluation}
 					onadd={addDrill}
 					onplain={addPlain}
 					selected={period?.name}
@@ -186,7 +215,13 @@
 			{/if}
 		</div>
 		<div class="middle">
-			<Tape bind:this={tape} {editor} {view} onapply={apply} />
+			<Tape
+				bind:this={tape}
+				evaluation={editor.evaluation}
+				findings={editor.findings}
+				{view}
+				onapply={apply}
+			/>
 			<Strip evaluation={editor.evaluation} {view} />
 		</div>
 		<div class="right">
@@ -217,7 +252,7 @@
 
 {#if view.dialog === 'stations' && period}
 	<StationsDialog
-		{editor}
+		evaluation={editor.evaluation}
 		{period}
 		block={view.block}
 		onapply={(edit) => {
@@ -228,17 +263,17 @@
 	/>
 {:else if view.dialog === 'groups' && period && whoMet.met}
 	<GroupsDialog
-		{editor}
+		{plan}
 		{period}
 		met={whoMet.met}
 		onapply={apply}
 		onclose={() => (view.dialog = null)}
 	/>
 {:else if view.dialog === 'rotation' && period}
-	<RotationDialog {editor} {period} onapply={apply} onclose={() => (view.dialog = null)} />
+	<RotationDialog {plan} {period} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'lineup' && game}
 	<LineupDialog
-		{editor}
+		{plan}
 		block={game.block}
 		players={playersOfLane(game.period, game.lane).filter((id) =>
 			editor.practice.expected.includes(id)
@@ -247,10 +282,10 @@
 		onclose={() => (view.dialog = null)}
 	/>
 {:else if view.dialog === 'people'}
-	<PeopleDialog {editor} onapply={apply} onclose={() => (view.dialog = null)} />
+	<PeopleDialog {plan} onapply={apply} onclose={() => (view.dialog = null)} />
 {:else if view.dialog === 'practice'}
 	<PracticeDialog
-		{editor}
+		{plan}
 		others={data.others}
 		onapply={apply}
 		onclose={() => (view.dialog = null)}

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import type { Fault } from '$core/checks';
+	import type { Evaluation } from '$core/playing';
+	import type { Steps } from '$lib/state/history.svelte';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import { plannedMinutes } from '$core/practice';
 	import { clockAt } from '$core/conditions';
@@ -10,13 +12,25 @@
 	import texts from '$texts/board';
 
 	/** What this practice is, and what a player gets from it in four numbers. */
-	let { editor, view, week }: { editor: PracticeEditor; view: BoardView; week: number } = $props();
+	let {
+		evaluation,
+		findings,
+		steps,
+		view,
+		week
+	}: {
+		evaluation: Evaluation;
+		findings: readonly Fault[];
+		steps: Steps;
+		view: BoardView;
+		week: number;
+	} = $props();
 
 	const say = useWords();
-	const { practice } = $derived(editor);
-	const figures = $derived(editor.evaluation.figures);
-	const stops = $derived(editor.findings.filter(({ severity }) => severity === 'stop').length);
-	const others = $derived(editor.findings.length - stops);
+	const { practice } = $derived(evaluation);
+	const figures = $derived(evaluation.figures);
+	const stops = $derived(findings.filter(({ severity }) => severity === 'stop').length);
+	const others = $derived(findings.length - stops);
 	const planned = $derived(plannedMinutes(practice));
 	const end = $derived(clockAt(practice.start, practice.minutes * 60));
 	const round = (value: number) => Math.round(value);
@@ -38,7 +52,7 @@
 		<div>
 			<dd>
 				<strong>{practice.expected.length}</strong>
-				{say(texts.ofPlayers, { playerCount: editor.context.players.length })}
+				{say(texts.ofPlayers, { playerCount: evaluation.context.players.length })}
 			</dd>
 			<dt>
 				<button class="link" onclick={() => (view.dialog = 'people')}
@@ -73,20 +87,20 @@
 		<Button
 			kind="ghost"
 			size="small"
-			disabled={!editor.undoWords}
-			title={editor.undoWords
-				? say(texts.undoWhat, { undoWords: editor.undoWords })
+			disabled={!steps.undoWords}
+			title={steps.undoWords
+				? say(texts.undoWhat, { undoWords: steps.undoWords })
 				: say(texts.nothingToUndo)}
-			on:click={() => editor.undo()}>{say(texts.undoButton)}</Button
+			on:click={() => steps.undo()}>{say(texts.undoButton)}</Button
 		>
 		<Button
 			kind="ghost"
 			size="small"
-			disabled={!editor.redoWords}
-			title={editor.redoWords
-				? say(texts.redoWhat, { redoWords: editor.redoWords })
+			disabled={!steps.redoWords}
+			title={steps.redoWords
+				? say(texts.redoWhat, { redoWords: steps.redoWords })
 				: say(texts.nothingToRedo)}
-			on:click={() => editor.redo()}>{say(texts.redoButton)}</Button
+			on:click={() => steps.redo()}>{say(texts.redoButton)}</Button
 		>
 		<Button
 			kind="ghost"

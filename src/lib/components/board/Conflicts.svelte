@@ -2,7 +2,6 @@
 	import { Button } from 'carbon-components-svelte';
 	import Banner from '../page/Banner.svelte';
 	import type { Conflict } from '$lib/state/conflicts';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';
 
@@ -10,15 +9,15 @@
 
 	/** Asks which of two changes of the same thing is to hold, one at a time. */
 	let {
-		editor,
+		conflicts,
 		onsettle
 	}: {
-		editor: PracticeEditor;
+		conflicts: readonly Conflict[];
 		onsettle: (conflict: Conflict, choice: 'mine' | 'theirs') => void;
 	} = $props();
 
-	const [conflict] = $derived(editor.conflicts);
-	const more = $derived(editor.conflicts.length - 1);
+	const [conflict] = $derived(conflicts);
+	const more = $derived(conflicts.length - 1);
 </script>
 
 {#if conflict}

@@ -2,20 +2,19 @@
 	import { Modal, NumberInput, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { isDay } from '$core/model/day';
-	import type { Edit } from '$core/practice';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import type { Edit, Plan } from '$core/practice';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';
 	import { dayWords } from '../page/dates';
 
 	/** When and where this practice is, as one step that can be taken back. */
 	let {
-		editor,
+		plan,
 		others,
 		onapply,
 		onclose
 	}: {
-		editor: PracticeEditor;
+		plan: Plan;
 		/** The team's other practices. */
 		others: readonly { id: string; date: string }[];
 		onapply: (edit: Edit) => void;
@@ -23,7 +22,7 @@
 	} = $props();
 
 	const say = useWords();
-	const before = untrack(() => editor.practice);
+	const before = untrack(() => plan.practice);
 	let { date, start, place } = $state({ ...before });
 	let minutes: number | null = $state(before.minutes);
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import type { EditFailure } from '$core/practice';
 	import Banner from '../page/Banner.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
+	import type { Outbox } from '$lib/state/outbox.svelte';
+	import type { RefusedEdit } from '$lib/state/practiceEditor.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';
 
@@ -10,11 +10,20 @@
 
 	/** What the server has not taken: why nothing is saved now, and each change that it refuses. */
 	let {
-		editor,
-		ontell
-	}: { editor: PracticeEditor; ontell: (failure: EditFailure | null) => void } = $props();
+		outbox,
+		refused,
+		keeping,
+		onretry,
+		ondiscard
+	}: {
+		outbox: Pick<Outbox, 'state' | 'trouble' | 'tryAgain'>;
+		refused: readonly RefusedEdit[];
+		/** What is not as it should be with keeping, in words; empty when all is well. */
+		keeping: string;
+		onretry: (edit: RefusedEdit) => void;
+		ondiscard: (edit: RefusedEdit) => void;
+	} = $props();
 
-	const { outbox } = $derived(editor);
 	const why = $derived(
 		outbox.trouble
 			? outbox.trouble
@@ -37,20 +46,20 @@
 		{say(texts.yourChangesAreKeptHere, { why })}
 	</Banner>
 {/if}
-{#each editor.refused as refused (refused.aside.unsent.id)}
+{#each refused as edit (edit.aside.unsent.id)}
 	<Banner label={say(texts.aChangeThatWasNotSaved)} tone="stop">
-		<strong>{say(texts.notSavedEdit, { words: refused.words })}</strong>
-		{refused.why}
+		<strong>{say(texts.notSavedEdit, { words: edit.words })}</strong>
+		{edit.why}
 		{#snippet actions()}
-			<Button size="small" kind="tertiary" on:click={() => ontell(editor.retry(refused))}
+			<Button size="small" kind="tertiary" on:click={() => onretry(edit)}
 				>{say(texts.tryAgain)}</Button
 			>
-			<Button size="small" kind="tertiary" on:click={() => editor.giveUp(refused)}
+			<Button size="small" kind="tertiary" on:click={() => ondiscard(edit)}
 				>{say(texts.discard)}</Button
 			>
 		{/snippet}
 	</Banner>
 {/each}
-{#if editor.keeping}
-	<Banner label={say(texts.keepingChanges)} tone="stop">{editor.keeping}</Banner>
+{#if keeping}
+	<Banner label={say(texts.keepingChanges)} tone="stop">{keeping}</Banner>
 {/if}

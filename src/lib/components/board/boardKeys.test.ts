@@ -22,7 +22,10 @@ function press(key: string, more: Partial<KeyboardEvent> = {}, lettersAreOn = tr
 	let isTaken = false;
 	const event = { key, target: null, preventDefault: () => (isTaken = true), ...more };
 	const apply = (edit: Parameters<PracticeEditor['apply']>[0]) => void editor.apply(edit);
-	handleKey(event as unknown as KeyboardEvent, { editor, view, apply }, lettersAreOn);
+	const { evaluation, say } = editor;
+	const [undo, redo] = [() => editor.undo(), () => editor.redo()];
+	const actions = { evaluation, view, say, apply, undo, redo };
+	handleKey(event as unknown as KeyboardEvent, actions, lettersAreOn);
 	return isTaken;
 }
 const minutesOf = (id: string) =>

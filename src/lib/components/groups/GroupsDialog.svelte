@@ -12,10 +12,9 @@
 	import type { GroupMode } from '$core/grouping';
 	import type { Period } from '$core/model/practice';
 	import { regroup } from '$core/building';
-	import type { Edit } from '$core/practice';
+	import type { Edit, Plan } from '$core/practice';
 	import type { Meetings } from '$core/season';
 	import { Planning } from '$lib/state/planning.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import { askedGroups, clashWords, dealtGroups, MODES } from './asked';
 	import GroupList from './GroupList.svelte';
@@ -24,13 +23,13 @@
 
 	/** New groups for a period: what for, who stays where, who goes together and who apart. */
 	let {
-		editor,
+		plan,
 		period,
 		met,
 		onapply,
 		onclose
 	}: {
-		editor: PracticeEditor;
+		plan: Plan;
 		period: Period;
 		met: Meetings;
 		onapply: (edit: Edit) => void;
@@ -48,20 +47,20 @@
 	let first = $state('');
 	let second = $state('');
 
-	const dealt = $derived(dealtGroups(period, new Set(editor.practice.expected)));
+	const dealt = $derived(dealtGroups(period, new Set(plan.practice.expected)));
 	const { groups } = $derived(dealt);
 	const away = $derived(dealt.absent.flat().length);
 	const ids = $derived(groups.flatMap(({ players }) => players));
 	const shown = $derived(planning.best?.groups ?? groups.map(({ players }) => players));
-	const name = (id: string) => editor.context.playerById.get(id)?.name ?? id;
-	const leading = $derived(new Set(ids.filter((id) => editor.context.playerById.get(id)?.leads)));
+	const name = (id: string) => plan.context.playerById.get(id)?.name ?? id;
+	const leading = $derived(new Set(ids.filter((id) => plan.context.playerById.get(id)?.leads)));
 	const isPair = $derived(first !== '' && second !== '' && first !== second);
 
 	onMount(() => () => planning.close());
 
 	function make() {
 		const wishes = { mode, together, apart, pinned, leaders };
-		const input = askedGroups(dealt, { context: editor.context, wishes, met });
+		const input = askedGroups(dealt, { context: plan.context, wishes, met });
 		void planning.ask({ kind: 'group', input, seconds: SECONDS });
 	}
 	function pin(id: string) {
@@ -172,7 +171,7 @@
 			<GroupList
 				{groups}
 				players={shown}
-				context={editor.context}
+				context={plan.context}
 				{pinned}
 				output={planning.best}
 				onpin={pin}

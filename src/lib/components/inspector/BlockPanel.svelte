@@ -1,10 +1,10 @@
 <script lang="ts">
+	import type { Evaluation } from '$core/playing';
 	import { Button, Select, SelectItem } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import { mergeBlocks, sizeLane, splitBlock, splitIntoCopies } from '$core/building';
 	import { drillOf, type Edit, type Found } from '$core/practice';
 	import { copiesInZone, type SizeOption } from '$core/sizing';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import SizeList from './SizeList.svelte';
@@ -13,22 +13,22 @@
 
 	/** A block: what it gives, where it is, its rung, who leads it, and in how many copies it runs. */
 	let {
-		editor,
+		evaluation,
 		found,
 		onapply
-	}: { editor: PracticeEditor; found: Found; onapply: (edit: Edit) => void } = $props();
+	}: { evaluation: Evaluation; found: Found; onapply: (edit: Edit) => void } = $props();
 
 	const say = useWords();
 	const { period, lane, block } = $derived(found);
-	const drill = $derived(drillOf(editor.context, block.drill));
-	const figures = $derived(editor.evaluation.figures.blocks.get(block.id));
-	const sized = $derived(sizeLane(editor, found));
-	const zones = $derived(editor.context.ground.zones);
+	const drill = $derived(drillOf(evaluation.context, block.drill));
+	const figures = $derived(evaluation.figures.blocks.get(block.id));
+	const sized = $derived(sizeLane(evaluation, found));
+	const zones = $derived(evaluation.context.ground.zones);
 	const size = $derived(figures?.sizes[0] ?? drill?.group.ideal ?? 1);
 
 	function pick(option: SizeOption) {
 		if (!sized) return;
-		const edit = splitIntoCopies(editor, {
+		const edit = splitIntoCopies(evaluation, {
 			period,
 			lane,
 			block,
@@ -55,8 +55,8 @@
 		const climb = [{ ...(rung && { rung }), minutes: block.minutes }];
 		onapply({ type: 'set-block', block: block.id, set: { climb } });
 	}
-	const cut = $derived(splitBlock(editor.practice, block.id, () => nanoid(8)));
-	const merged = $derived(mergeBlocks(editor.practice, block.id));
+	const cut = $derived(splitBlock(evaluation.practice, block.id, () => nanoid(8)));
+	const merged = $derived(mergeBlocks(evaluation.practice, block.id));
 	const rungs = $derived(block.climb.map(({ rung }) => rung ?? ''));
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
@@ -70,7 +70,7 @@
 	{#if block.lineup}
 		<details>
 			<summary>{say(texts.lineUpOfShifts, { shiftCount: block.lineup.shifts.length })}</summary>
-			<LineupTable lineup={block.lineup} context={editor.context} />
+			<LineupTable lineup={block.lineup} context={evaluation.context} />
 		</details>
 	{/if}
 	{#if drill.rungs.length > 0}
@@ -125,8 +125,8 @@
 				on:change={(event) => staff(copy.id, value(event))}
 			>
 				<SelectItem value="" text={say(texts.nobody)} />
-				{#each editor.practice.adults as id (id)}
-					<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
+				{#each evaluation.practice.adults as id (id)}
+					<SelectItem value={id} text={evaluation.context.adultById.get(id)?.name ?? id} />
 				{/each}
 			</Select>
 		</div>

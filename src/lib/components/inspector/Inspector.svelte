@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Evaluation } from '$core/playing';
 	import {
 		Button,
 		NumberInput,
@@ -11,7 +12,6 @@
 	import { mergeWithNext, movingGroups, setMinutes } from '$core/building';
 	import { type Edit, findBlock } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import {
 		duplicateSelected,
 		lockSelected,
@@ -26,12 +26,12 @@
 
 	/** The selected period and its block: minutes, place in the order, and what is inside. */
 	let {
-		editor,
+		evaluation,
 		view,
 		period,
 		onapply
 	}: {
-		editor: PracticeEditor;
+		evaluation: Evaluation;
 		view: BoardView;
 		period: Period;
 		onapply: (edit: Edit) => void;
@@ -42,17 +42,17 @@
 	let minutes: number | null = $derived(period.minutes);
 	let name = $derived(period.name);
 	let note = $derived(period.note ?? '');
-	const found = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
-	const periods = $derived(editor.practice.periods);
+	const found = $derived(view.block ? findBlock(evaluation.practice, view.block) : undefined);
+	const periods = $derived(evaluation.practice.periods);
 	const index = $derived(periods.findIndex(({ id }) => id === period.id));
-	const actions = $derived({ editor, view, apply: onapply });
-	const canMerge = $derived(mergeWithNext(editor.practice, period.id) !== null);
+	const actions = $derived({ evaluation, view, say, apply: onapply });
+	const canMerge = $derived(mergeWithNext(evaluation.practice, period.id) !== null);
 	const canSplit = $derived(['together', 'stations', 'units', 'warm-up'].includes(period.kind));
 
 	function resize(wanted: number | null) {
 		if (wanted === null || !Number.isInteger(wanted) || wanted < 1 || wanted > 600) return;
 		if (wanted === period.minutes) return;
-		onapply(setMinutes(editor.practice, period.id, wanted));
+		onapply(setMinutes(evaluation.practice, period.id, wanted));
 	}
 	function moveBy(step: 1 | -1) {
 		const after = step < 0 ? periods[index - 2]?.id : periods[index + 1]?.id;
@@ -171,7 +171,7 @@
 					{#each lane.blocks as block (block.id)}
 						<SelectItem
 							value={block.id}
-							text={editor.context.shelf.find(({ id }) => id === block.drill?.id)?.name ??
+							text={evaluation.context.shelf.find(({ id }) => id === block.drill?.id)?.name ??
 								period.name}
 						/>
 					{/each}
@@ -179,7 +179,7 @@
 			</Select>
 		{/if}
 		{#if found && found.period.id === period.id}
-			<BlockPanel {editor} {found} {onapply} />
+			<BlockPanel {evaluation} {found} {onapply} />
 		{/if}
 	</div>
 </section>

@@ -4,9 +4,8 @@
 	import { sameValue } from '$core/base';
 	import type { Block } from '$core/model/practice';
 	import type { LineupInput } from '$core/rotation';
-	import { drillOf, type Edit } from '$core/practice';
+	import { drillOf, type Edit, type Plan } from '$core/practice';
 	import { Planning } from '$lib/state/planning.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
 	import { fewerPlaces } from '$core/rotation';
@@ -15,13 +14,13 @@
 
 	/** Who plays where in which shift of a game. */
 	let {
-		editor,
+		plan,
 		block,
 		players,
 		onapply,
 		onclose
 	}: {
-		editor: PracticeEditor;
+		plan: Plan;
 		block: Block;
 		/** Those who play this block. */
 		players: readonly string[];
@@ -41,8 +40,8 @@
 
 	/** The team's places, as many as the drill has on one side. */
 	function firstPlaces(): string[] {
-		const all = editor.context.team.positions ?? [];
-		const spots = drillOf(editor.context, block.drill)?.spots ?? [];
+		const all = plan.context.team.positions ?? [];
+		const spots = drillOf(plan.context, block.drill)?.spots ?? [];
 		const side = Math.max(0, ...spots.map(({ role, count }) => (role === 'worker' ? count : 0)));
 		return fewerPlaces(all, side || all.length);
 	}
@@ -69,7 +68,7 @@
 			// Whose positions nobody has said may play anywhere.
 			players: players.map((id) => ({
 				id,
-				positions: editor.context.playerById.get(id)?.positions ?? all
+				positions: plan.context.playerById.get(id)?.positions ?? all
 			})),
 			positions,
 			teams: teams ?? 1,
@@ -142,7 +141,7 @@
 				<strong>{say(texts.thisIsForWhatWasAsked)}</strong>
 			</p>
 		{/if}
-		<LineupTable lineup={made} context={editor.context} />
+		<LineupTable lineup={made} context={plan.context} />
 		<p>
 			{say(texts.howFair, {
 				spread: output.spread,

@@ -4,9 +4,8 @@
 	import type { Period } from '$core/model/practice';
 	import { halvedGroups, movingGroups, reround, stationsOf, withGroups } from '$core/building';
 	import { isStation } from '$core/playing';
-	import { drillOf, type Edit } from '$core/practice';
+	import { drillOf, type Edit, type Plan } from '$core/practice';
 	import { Planning } from '$lib/state/planning.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import Bib from '../bib/Bib.svelte';
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -14,12 +13,12 @@
 
 	/** Another way through the stations of a period: one round for all, or new partners at each. */
 	let {
-		editor,
+		plan,
 		period,
 		onapply,
 		onclose
 	}: {
-		editor: PracticeEditor;
+		plan: Plan;
 		period: Period;
 		onapply: (edit: Edit) => void;
 		onclose: () => void;
@@ -38,7 +37,7 @@
 	const groups = $derived(going(planning.answers?.input.rules?.meet === true));
 	const names = $derived(
 		new Map(
-			lanes.map(({ id, blocks }) => [id, drillOf(editor.context, blocks[0]?.drill)?.name ?? id])
+			lanes.map(({ id, blocks }) => [id, drillOf(plan.context, blocks[0]?.drill)?.name ?? id])
 		)
 	);
 	const bibs = (ids: readonly string[] | undefined) =>
@@ -46,11 +45,11 @@
 
 	// What is asked follows the way that is chosen.
 	$effect(() => {
-		const stations = stationsOf(editor, period).map((station) => ({
+		const stations = stationsOf(plan, period).map((station) => ({
 			...station,
 			holds: way === 'meet' ? 2 : 1
 		}));
-		const rules = { hardFrom: editor.context.limits.hardEffort, meet: way === 'meet' };
+		const rules = { hardFrom: plan.context.limits.hardEffort, meet: way === 'meet' };
 		const input = {
 			groups: going(way === 'meet').map(({ id }) => id),
 			stations,
@@ -62,7 +61,7 @@
 	onMount(() => () => planning.close());
 
 	function apply() {
-		if (output) onapply(reround(withGroups(period, groups), output, editor.context.limits));
+		if (output) onapply(reround(withGroups(period, groups), output, plan.context.limits));
 		onclose();
 	}
 </script>

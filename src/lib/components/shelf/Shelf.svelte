@@ -1,7 +1,7 @@
 <script lang="ts">
+	import type { Evaluation } from '$core/playing';
 	import { Search } from 'carbon-components-svelte';
 	import type { Drill } from '$core/model/drill';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { DrillLookup } from '$lib/state/drillLookup.svelte';
 	import { fitOf, matches, type Fit, SHELF_MINUTES } from './fits';
@@ -10,7 +10,7 @@
 
 	/** The drills, best fitting first for who is here today; a click puts one on the tape. */
 	let {
-		editor,
+		evaluation,
 		lookup,
 		onShelf,
 		onadd,
@@ -21,7 +21,7 @@
 		onhold,
 		ondrop
 	}: {
-		editor: PracticeEditor;
+		evaluation: Evaluation;
 		lookup: DrillLookup;
 		/** How many drills there are in all: more than are at hand in a large club. */
 		onShelf: number;
@@ -43,7 +43,7 @@
 	// What a drill could have depends on who is there, not on the periods nor on other drills: kept until that changes.
 	let kept = { expected: [] as string[], adults: [] as string[], fits: new Map<Drill, Fit>() };
 	const fits = $derived.by(() => {
-		const { practice, context } = editor;
+		const { practice, context } = evaluation;
 		const { expected, adults } = practice;
 		if (kept.expected !== expected || kept.adults !== adults)
 			kept = { expected, adults, fits: new Map() };
@@ -66,7 +66,7 @@
 		return () => clearTimeout(timer);
 	});
 	const used = $derived(
-		new Set(editor.evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
+		new Set(evaluation.runs.flatMap(({ run }) => (run.drill ? [run.drill.id] : [])))
 	);
 	/** Where the cursor was before the search. */
 	let cameFrom: HTMLElement | null = null;
@@ -90,7 +90,7 @@
 	<header>
 		<h2>
 			{say(texts.drillsForPlayersMin, {
-				expectedCount: editor.practice.expected.length,
+				expectedCount: evaluation.practice.expected.length,
 				minutes: SHELF_MINUTES
 			})}
 		</h2>

@@ -1,9 +1,9 @@
 <script lang="ts">
+	import type { Plan } from '$core/practice';
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import type { Drill } from '$core/model/drill';
 	import { stationGives, type StationWish } from '$core/building';
 	import { copiesInZone } from '$core/sizing';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import { percent, turnsWords } from '../tape/words';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/stations';
@@ -12,7 +12,7 @@
 	let {
 		wish,
 		index,
-		editor,
+		plan,
 		players,
 		minutes,
 		lacks,
@@ -20,7 +20,7 @@
 	}: {
 		wish: StationWish;
 		index: number;
-		editor: PracticeEditor;
+		plan: Plan;
 		players: number;
 		minutes: number;
 		/** What does not work here as it is asked for, in sentences. */
@@ -31,7 +31,7 @@
 	const say = useWords();
 	const gives = $derived(minutes > 0 ? stationGives(wish.drill, { players, minutes }) : null);
 	const shelf = $derived(
-		editor.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
+		plan.context.shelf.filter(({ family }) => family !== 'warm-up' && family !== 'cool-down')
 	);
 	const runsWith = ({ group }: Drill) => players >= group.min && players <= group.max;
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
@@ -69,7 +69,7 @@
 		selected={wish.zoneId}
 		on:change={(event) => onchange({ zoneId: value(event) })}
 	>
-		{#each editor.context.ground.zones as zone (zone.id)}
+		{#each plan.context.ground.zones as zone (zone.id)}
 			<SelectItem
 				value={zone.id}
 				text={copiesInZone(wish.drill, zone, players) > 0
@@ -86,8 +86,8 @@
 		on:change={(event) => onchange({ adults: [value(event)].filter(Boolean) })}
 	>
 		<SelectItem value="" text={say(texts.nobody)} />
-		{#each editor.practice.adults as id (id)}
-			<SelectItem value={id} text={editor.context.adultById.get(id)?.name ?? id} />
+		{#each plan.practice.adults as id (id)}
+			<SelectItem value={id} text={plan.context.adultById.get(id)?.name ?? id} />
 		{/each}
 	</Select>
 	<p class:off={!gives}>

@@ -14,10 +14,9 @@
 		type StationWish,
 		suggestStations
 	} from '$core/building';
-	import { evaluate, isStation } from '$core/playing';
+	import { evaluate, isStation, type Evaluation } from '$core/playing';
 	import { applyEdit, drillOf, type Edit } from '$core/practice';
 	import { mostStations, slotBounds, slotSeconds } from '$core/sizing';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import SizeList from '../inspector/SizeList.svelte';
 	import StationRow from './StationRow.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -25,13 +24,13 @@
 
 	/** Turns a period into a round of stations: how many, which drill where, with whom. */
 	let {
-		editor,
+		evaluation,
 		period,
 		block,
 		onapply,
 		onclose
 	}: {
-		editor: PracticeEditor;
+		evaluation: Evaluation;
 		period: Period;
 		/** The block whose drill is the first station. */
 		block: string | null;
@@ -40,16 +39,16 @@
 	} = $props();
 
 	const say = useWords();
-	const age = $derived(editor.context.team.ages.from);
+	const age = $derived(evaluation.context.team.ages.from);
 	const bounds = $derived(slotBounds(age));
 	const beside = $derived(sideLanes(period));
-	const people = $derived(stationPlayers(editor, period));
+	const people = $derived(stationPlayers(evaluation, period));
 	const own = $derived(
 		period.lanes
 			.filter((lane) => !period.slots || isStation(period, lane))
 			.flatMap(({ blocks }) => blocks)
 			.toSorted((a, b) => Number(b.id === block) - Number(a.id === block))
-			.flatMap(({ drill }) => drillOf(editor.context, drill) ?? [])
+			.flatMap(({ drill }) => drillOf(evaluation.context, drill) ?? [])
 	);
 	const sizing = $derived.by(() => {
 		if (!own[0]) return null;
@@ -60,7 +59,7 @@
 			minutes: Math.max(1, period.minutes),
 			beside
 		};
-		const sized = sizeHere(editor, asked);
+		const sized = sizeHere(evaluation, asked);
 		return sized.ok ? sized.value : null;
 	});
 
@@ -71,7 +70,7 @@
 	// Who is kept out of a station is out of the round.
 	const players = $derived(
 		roundPlayers(
-			editor,
+			evaluation,
 			period,
 			wishes.map(({ drill }) => drill)
 		).length
@@ -84,7 +83,7 @@
 				.flatMap(({ blocks }) => blocks.slice(0, 1))
 				.flatMap((from) => {
 					const { copies } = from;
-					const drill = drillOf(editor.context, from.drill);
+					const drill = drillOf(evaluation.context, from.drill);
 					return drill ? [{ drill, zoneId: copies[0].zoneId, adults: copies[0].adults, from }] : [];
 				});
 		const best = sizing?.output.best;
@@ -97,7 +96,7 @@
 		{ kept = [], first = [] }: { kept?: readonly StationWish[]; first?: readonly Drill[] }
 	): StationWish[] {
 		const minutes = period.minutes / count;
-		return suggestStations(editor, {
+		return suggestStations(evaluation, {
 			...{ period, kept, first, beside, count },
 			...{ players: people, minutes }
 		});
@@ -112,19 +111,19 @@
 	let said = $state('');
 
 	const edit = $derived(
-		canApply ? splitIntoStations(editor, { period, wishes, sizes, moveSeconds }) : null
+		canApply ? splitIntoStations(evaluation, { period, wishes, sizes, moveSeconds }) : null
 	);
 	/** What each station would lack, in words, in their order: as the board would say it afterwards. */
 	const lacks = $derived.by((): string[][] => {
-		const applied = edit && applyEdit(editor.practice, edit);
+		const applied = edit && applyEdit(evaluation.practice, edit);
 		if (!edit || !applied?.ok) return wishes.map(() => []);
-		const evaluation = evaluate(applied.value.practice, editor.context, editor.evaluation);
-		const parts = faultsIn(evaluation).flatMap((fault) => fault.parts);
+		const tried = evaluate(applied.value.practice, evaluation.context, evaluation);
+		const parts = faultsIn(tried).flatMap((fault) => fault.parts);
 		return wishes.map((_, index) => {
 			const own = edit.lanes[index].blocks.map(({ id }) => id);
 			return parts
 				.filter(({ severity, at }) => severity !== 'hint' && own.includes(at.block ?? ''))
-				.map((part) => describeFinding(part, evaluation, say));
+				.map((part) => describeFinding(part, tried, say));
 		});
 	});
 
@@ -207,7 +206,7 @@
 					<StationRow
 						{wish}
 						{index}
-						{editor}
+						plan={evaluation}
 						players={sizes[0]}
 						minutes={seconds / 60}
 						lacks={lacks[index]}

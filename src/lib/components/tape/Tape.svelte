@@ -1,11 +1,12 @@
 <script lang="ts">
+	import type { Evaluation } from '$core/playing';
 	import { group, least } from 'd3-array';
 	import type { BoardView } from '$lib/state/boardView.svelte';
-	import type { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 	import LaneHead from './LaneHead.svelte';
 	import TapeBlockView from './TapeBlock.svelte';
 	import TapePeriod from './TapePeriod.svelte';
 	import Ruler from './Ruler.svelte';
+	import type { Fault } from '$core/checks';
 	import type { Edit } from '$core/practice';
 	import type { Held } from '$lib/state/boardView.svelte';
 	import type { DragBy, DragHandlers } from '../drag/dragged';
@@ -21,24 +22,30 @@
 
 	/** Time down a tape measure, zones across: the whole practice to scale. */
 	let {
-		editor,
+		evaluation,
+		findings,
 		view,
 		onapply
-	}: { editor: PracticeEditor; view: BoardView; onapply: (edit: Edit) => void } = $props();
+	}: {
+		evaluation: Evaluation;
+		findings: readonly Fault[];
+		view: BoardView;
+		onapply: (edit: Edit) => void;
+	} = $props();
 
 	const RULER = 64;
 	let width = $state(690);
 	let height = $state(520);
 
-	const columns = $derived(columnsOf(editor.context));
-	const lanes = $derived(lanesOf(editor.evaluation, view.pivot, say));
-	const seconds = $derived(Math.max(editor.evaluation.seconds, editor.practice.minutes * 60));
+	const columns = $derived(columnsOf(evaluation.context));
+	const lanes = $derived(lanesOf(evaluation, view.pivot, say));
+	const seconds = $derived(Math.max(evaluation.seconds, evaluation.practice.minutes * 60));
 	const scale = $derived(Math.max(4.2 / 60, (height - 12) / seconds));
 	const laneWidth = $derived(Math.max(62, (width - RULER) / Math.max(1, lanes.length)));
-	const blocks = $derived(layPivot(editor.evaluation, view.pivot, lanes));
+	const blocks = $derived(layPivot(evaluation, view.pivot, lanes));
 	const faults = $derived(
 		new Map(
-			editor.findings
+			findings
 				.toReversed()
 				.flatMap(({ at, severity }) => (at.block ? [[at.block, severity] as const] : []))
 		)
@@ -51,7 +58,7 @@
 			)
 		)
 	);
-	const endSecond = $derived(editor.practice.minutes * 60);
+	const endSecond = $derived(evaluation.practice.minutes * 60);
 
 	let paper: HTMLElement | undefined = $state();
 	/** What letting go of a block or period would do. */
@@ -73,7 +80,7 @@
 	/** What dropping a drill of the shelf where it is held would do; null where that is not on the tape. */
 	export function proposalFor({ drill, id, clientX, clientY }: Held): Proposal | null {
 		const at = under(clientX, clientY);
-		const proposal = at && proposeDrill(editor.evaluation, { drill, id, columns, ...at }, say);
+		const proposal = at && proposeDrill(evaluation, { drill, id, columns, ...at }, say);
 		return proposal && overAll(proposal);
 	}
 
@@ -83,7 +90,6 @@
 		return { ...proposal, ghost: { ...proposal.ghost, column: 0, columns: Infinity } };
 	}
 	function propose(periodId: string, block: TapeBlock | null, by: DragBy): Proposal | null {
-		const { evaluation } = editor;
 		if (by.isResize)
 			return proposeResize(
 				evaluation,
@@ -110,7 +116,7 @@
 		<LaneHead
 			{lanes}
 			pivot={view.pivot}
-			context={editor.context}
+			context={evaluation.context}
 			ruler={RULER}
 			{laneWidth}
 			onpivot={(pivot) => (view.pivot = pivot)}
@@ -132,11 +138,11 @@
 				<Ruler
 					{seconds}
 					{scale}
-					start={editor.practice.start}
+					start={evaluation.practice.start}
 					width={RULER}
 					onmove={(second) => view.moveTo(second, seconds)}
 				/>
-				{#each editor.evaluation.windows as window (window.period.id)}
+				{#each evaluation.windows as window (window.period.id)}
 					<TapePeriod
 						{window}
 						{scale}
@@ -151,8 +157,8 @@
 				{#each blocks as block (block.key)}
 					<TapeBlockView
 						{block}
-						context={editor.context}
-						figures={editor.evaluation.figures.blocks.get(block.blockId)}
+						context={evaluation.context}
+						figures={evaluation.figures.blocks.get(block.blockId)}
 						fault={faults.get(block.blockId)}
 						isSelected={view.block === block.blockId}
 						box={{
@@ -167,9 +173,9 @@
 						drag={dragOf(block.window.period.id, block)}
 					/>
 				{/each}
-				{#if editor.evaluation.seconds !== endSecond}
+				{#if evaluation.seconds !== endSecond}
 					<div class="end" style:top="{endSecond * scale}px">
-						<span>{say(texts.end, { clock: clockAt(editor.practice.start, endSecond) })}</span>
+						<span>{say(texts.end, { clock: clockAt(evaluation.practice.start, endSecond) })}</span>
 					</div>
 				{/if}
 				{#if proposal}
@@ -177,7 +183,7 @@
 				{/if}
 				<div class="now" style:top="{view.now * scale}px">
 					<span class="flag" style:top="{-Math.min(11, view.now * scale)}px"
-						>{clockAt(editor.practice.start, view.now)}</span
+						>{clockAt(evaluation.practice.start, view.now)}</span
 					>
 				</div>
 			</div>
