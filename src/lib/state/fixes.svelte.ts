@@ -9,6 +9,9 @@ import type { PlannerWorker } from '$lib/workers/planner.client';
 const startWorker = (): PlannerWorker =>
 	new Worker(new URL('../workers/fixer.worker.ts', import.meta.url), { type: 'module' });
 
+/** Milliseconds that a practice stands before its fixes are looked for. */
+const LOOK_AFTER_MS = 40;
+
 /** The fixes of what is wrong with one practice, as a worker finds them. */
 export class Fixes {
 	/** Fixes by the place of their finding in `faultsIn`; nothing yet where they are still looked for. */
@@ -28,6 +31,9 @@ export class Fixes {
 		if (practice === this.#practice && drills === this.#drills) return;
 		this.#practice = practice;
 		this.found = {};
+		// What changed is drawn first; of changes in quick succession only the last is looked at.
+		await new Promise((resolve) => setTimeout(resolve, LOOK_AFTER_MS));
+		if (practice !== this.#practice) return;
 		const listener = Comlink.proxy((index: number, fixes: Edit[]) => {
 			if (practice === this.#practice) this.found = { ...this.found, [index]: fixes };
 		});

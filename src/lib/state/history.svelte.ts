@@ -38,6 +38,7 @@ export class History {
 	readonly undoWords = $derived.by(() => this.#undo.at(-1)?.words ?? '');
 	readonly redoWords = $derived.by(() => this.#redo.at(-1)?.words ?? '');
 
+	#isKeepingSoon = false;
 	/** Steps of this page are what they are; those of an earlier one may be of an older version. */
 	#isStep: (step: unknown) => boolean = () => true;
 
@@ -87,7 +88,17 @@ export class History {
 	#set(undo: Step[], redo: Step[]): void {
 		this.#undo = undo.slice(-MOST_STEPS);
 		this.#redo = redo;
-		this.#keep();
+		this.#keepSoon();
+	}
+
+	/** Hundreds of steps are long to write: that waits until what changed is drawn. */
+	#keepSoon(): void {
+		if (!this.keeper || this.#isKeepingSoon) return;
+		this.#isKeepingSoon = true;
+		setTimeout(() => {
+			this.#isKeepingSoon = false;
+			this.#keep();
+		});
 	}
 
 	/** Keeps as many of the newest steps as the browser has room for. */

@@ -428,7 +428,7 @@ describe('PracticeEditor', () => {
 		const keepers = { ...new Storage().page(), steps: inMemory<never>(4000) };
 		const editor = open(keepers);
 		for (let k = 0; k < 40; k += 1) editor.apply(minutes(60 + k));
-		expect(editor.keeping).toMatch(/undo goes back \d+ steps/);
+		await vi.waitFor(() => expect(editor.keeping).toMatch(/undo goes back \d+ steps/));
 		const next = open(keepers);
 		await next.resume();
 		expect(next.undoWords).toBe('Make the practice 99 minutes');
