@@ -213,7 +213,7 @@ test('what makes no sense is refused and never breaks a page', async ({ server }
 	expect(answers.map(({ status }) => status).filter((status) => status >= 500)).toEqual([]);
 	const errors = answers.slice(11).map(({ status, body }) => [status, JSON.parse(body).error]);
 	expect(errors).toEqual([
-		[400, { path: 'edits[1].id', message: 'comes twice' }],
+		[400, { path: 'edits[1].id', message: 'is there twice' }],
 		[
 			400,
 			{ path: 'edits[0].edit.set.place', message: 'expected a name of 200 characters at most' }

@@ -201,7 +201,7 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await page.getByRole('button', { name: 'Save the drill' }).click();
 	await expect(page.getByRole('heading', { name: 'Revisions' })).toBeVisible();
 	await page.getByRole('link', { name: 'Copy', exact: true }).click();
-	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rope bridge, wet, again');
+	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rope bridge, wet, copy');
 
 	await open(page, `${server.url}/saltmarsh/drills/channel-duel/edit`);
 	await page.getByRole('button', { name: 'Add a way' }).click();

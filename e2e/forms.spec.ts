@@ -73,7 +73,7 @@ test('two coaches who save the same are asked which holds', async ({ page, serve
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await word(other).fill('gang');
 	await save(other);
-	await expect(other.getByText('Somebody else has saved this meanwhile.')).toBeVisible();
+	await expect(other.getByText('Somebody else has saved this in the meantime.')).toBeVisible();
 	await other.getByRole('button', { name: 'Take theirs' }).click();
 	await expect(word(other)).toHaveValue('crew');
 	await word(other).fill('gang');

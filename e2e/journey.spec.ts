@@ -330,7 +330,7 @@ test('everything goes out as a file and comes back, by the interface and by the 
 	await (await download).saveAs(file);
 	await page.locator('input[type=file]').setInputFiles(file);
 	await page.getByRole('button', { name: 'Import' }).click();
-	await expect(page.getByText(/the team ".*" is here already; nothing was imported/)).toBeVisible();
+	await expect(page.getByText(/the team “.*” is here already; nothing was imported/)).toBeVisible();
 
 	const cli = (args: string[], data: string) =>
 		spawnSync('npm', ['run', '-s', 'fieldplan', '--', ...args], {

@@ -41,7 +41,7 @@ test('a practice is kept as a template, and a new one starts with it', async ({ 
 	await expect(page.getByRole('listitem')).toContainText('Stations and a game');
 	await page.getByLabel('Called').fill('Stations and a game');
 	await page.getByRole('button', { name: 'Save as a template' }).click();
-	await expect(page.getByText('is the name of another template')).toBeVisible();
+	await expect(page.getByText('is already the name of another template')).toBeVisible();
 
 	await page.getByRole('link', { name: 'Practices' }).first().click();
 	await page.getByRole('link', { name: 'New practice' }).click();

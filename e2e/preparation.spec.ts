@@ -25,7 +25,7 @@ test('zones are drawn, pulled, typed and divided, and the board plans on them', 
 	await page.getByRole('textbox', { name: 'Zone' }).fill('A');
 	await page.getByRole('textbox', { name: 'Zone' }).press('Enter');
 	await page.getByRole('button', { name: 'Save the ground' }).click();
-	await expect(page.getByText('Zone A, name: "A" comes twice')).toBeVisible();
+	await expect(page.getByText('Zone A, name: “A” is there twice')).toBeVisible();
 	await page.getByRole('textbox', { name: 'Zone' }).fill('Grass');
 	await page.getByRole('textbox', { name: 'Zone' }).press('Enter');
 	await page.getByLabel('Goal, hoop, net or wall to put here').fill('wall');
@@ -113,7 +113,9 @@ test('kit that is broken is missed, adults are typed in, and own words are on th
 	await page.keyboard.type('Nell Varga');
 	await page.getByLabel('Can lead of Nell Varga').fill('passing, juggling');
 	await page.getByRole('button', { name: 'Save the adults' }).click();
-	await expect(page.getByText('Nell Varga, skills: "juggling" is no skill area')).toBeVisible();
+	await expect(
+		page.getByText('Nell Varga, skills: “juggling” is not one of this team’s skill areas')
+	).toBeVisible();
 	await page.getByLabel('Can lead of Nell Varga').fill('passing');
 	await page.getByRole('button', { name: 'Save the adults' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();

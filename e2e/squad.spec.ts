@@ -47,7 +47,7 @@ test('the squad goes out as a table file and comes back after a look at it', asy
 		.getByLabel('CSV file')
 		.setInputFiles(file(text.replace('Rukmini Salcote', '').replace('Ferriby', 'Ferriby-Lund')));
 	await page.getByRole('button', { name: 'Check the file' }).click();
-	await expect(page.getByText('name: needs a name')).toBeVisible();
+	await expect(page.getByText('name: enter a name')).toBeVisible();
 	// The good lines are taken, the bad one stays to be corrected.
 	await page.getByRole('button', { name: 'Import 23 players' }).click();
 	await expect(page.getByText('23 players imported.')).toBeVisible();
@@ -62,7 +62,7 @@ test('the squad goes out as a table file and comes back after a look at it', asy
 	await open(page, `${server.url}/saltmarsh/squad/table`);
 	await page.getByLabel('CSV file').setInputFiles(file('who,No.\nAda Corr,41\n'));
 	await page.getByRole('button', { name: 'Check the file' }).click();
-	await expect(page.getByText('No column is taken for the name')).toBeVisible();
+	await expect(page.getByText('No column has the names')).toBeVisible();
 	await page.getByLabel('“who” is').selectOption('name');
 	await page.getByRole('button', { name: 'Check again' }).click();
 	await page.getByRole('button', { name: 'Import 1 player' }).click();

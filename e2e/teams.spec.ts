@@ -56,7 +56,7 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await open(page, `${server.url}/saltmarsh/limits`);
 	await page.getByRole('spinbutton', { name: 'under' }).nth(1).fill('3');
 	await page.getByRole('button', { name: 'Save the limits' }).click();
-	await expect(page.getByText('expected ages that go up')).toBeVisible();
+	await expect(page.getByText('each age must be higher than the one before')).toBeVisible();
 	await page.getByRole('button', { name: 'Back to the defaults' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);

@@ -2,6 +2,8 @@ import { building, dev } from '$app/environment';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { closeApp, openApp, startBackups, troubleToStore, useConfig } from '$lib/server/app';
 import { isChange, refusalOf, SAFE_HEADERS, type Refusal } from '$lib/server/doors';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const init: ServerInit = async () => {
 	if (building) return;
@@ -44,5 +46,5 @@ export const handle: Handle = async ({ event, resolve }) => {
 
 export const handleError: HandleServerError = ({ error, status, message }) => {
 	if (status >= 500) console.error(error);
-	return { message: status === 404 ? 'There is nothing here.' : message };
+	return { message: status === 404 ? say(texts.nothingHere) : message };
 };

@@ -228,6 +228,26 @@ function bareStrings(source: Source): string[] {
 	return found;
 }
 
+/** What a use case or a route gives as the reason of a refusal, where that stands in the code. */
+function bareMessages(source: Source): string[] {
+	const found: string[] = [];
+	walk(source.tree, (node) => {
+		const { key, value, callee } = node as { key?: Node; value?: Node; callee?: Node };
+		const given = (node.arguments as Node[] | undefined) ?? [];
+		const reasons =
+			node.type === 'Property' && key?.name === 'message'
+				? [value]
+				: /^(error|refuse|fault|blame|misfit)$/.test(String(callee?.name))
+					? given.slice(1)
+					: [];
+		for (const reason of reasons)
+			if (reason?.type === 'TemplateLiteral' || / /.test(String(reason?.value ?? '')))
+				found.push(`${source.file}:${lineOf(source, node)}`);
+		return true;
+	});
+	return found;
+}
+
 test('no text stands outside the catalogue', () => {
 	const components = everySource.filter(({ file }) => file.endsWith('.svelte'));
 	expect(components.length).toBeGreaterThan(90);
@@ -239,6 +259,8 @@ test('no text stands outside the catalogue', () => {
 		'src/core/practice/limitFacts.ts'
 	).filter(({ file }) => !/\+(page|layout)?\.?server\.ts$|\+server\.ts$/.test(file));
 	expect(prose.flatMap(bareStrings)).toEqual([]);
+	const answering = sourcesOf('src/lib/server/usecases', 'src/routes');
+	expect(answering.flatMap(bareMessages)).toEqual([]);
 });
 
 describe('a team’s own words', () => {

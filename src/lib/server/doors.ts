@@ -1,6 +1,8 @@
 import { Check } from 'typebox/value';
 import { Id } from '$core/model/fields';
 import { ACCESS } from './access';
+import { say } from './say';
+import texts from '$texts/refusals';
 
 /** A request that is not let in. */
 export interface Refusal {
@@ -45,20 +47,19 @@ function isAddress({ request, params, search }: Asked): boolean {
 export function refusalOf(asked: Asked, allowedHosts: ReadonlySet<string>): Refusal | null {
 	const { request, routeId } = asked;
 	const host = request.headers.get('host') ?? '';
-	if (!allowedHosts.has(host))
-		return { status: 421, message: `This Field Plan does not answer for "${host}".` };
+	if (!allowedHosts.has(host)) return { status: 421, message: say(texts.otherHost, { host }) };
 	const access = routeId !== null && Object.hasOwn(ACCESS, routeId) ? ACCESS[routeId] : undefined;
 	// What is no route at all is answered by the page that says so.
-	if (routeId !== null && !access) return { status: 403, message: 'Nobody may come in here.' };
-	if (!isAddress(asked)) return { status: 404, message: 'There is nothing here.' };
+	if (routeId !== null && !access) return { status: 403, message: say(texts.nobodyMay) };
+	if (!isAddress(asked)) return { status: 404, message: say(texts.nothingHere) };
 	if (!isChange(request)) return null;
 	if (!isOwnOrigin(request.headers.get('origin') ?? '', allowedHosts))
-		return { status: 403, message: 'Changes are taken from this application alone.' };
+		return { status: 403, message: say(texts.foreignChange) };
 	const isUnmeasured = request.headers.has('transfer-encoding');
 	const length = isUnmeasured ? Infinity : Number(request.headers.get('content-length') ?? 0);
 	const mostBytes = access?.mostBytes ?? 0;
 	if (length > mostBytes)
-		return { status: 413, message: `At most ${mostBytes} bytes are taken here.` };
+		return { status: 413, message: say(texts.tooManyBytes, { most: mostBytes }) };
 	return null;
 }
 

@@ -4,8 +4,10 @@ import type { Team } from '$core/model/team';
 import type { Queryable } from './database';
 import { findTeam } from './repositories/teams';
 import { loadSurroundings } from './repositories/teamHistory';
+import { say } from './say';
+import texts from '$texts/refusals';
 
-const NO_TEAM = 'There is no such team.';
+const NO_TEAM = say(texts.noTeam);
 
 /** The team of a page; where there is none the page is not found. */
 export async function requireTeam(db: Queryable, teamId: string): Promise<Team> {

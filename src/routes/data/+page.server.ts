@@ -11,21 +11,22 @@ export const load: PageServerLoad = async () => {
 	const { db, folder } = await useDatabase();
 	return { teams: await listTeams(db), backups: folder && listBackups(folder.root) };
 };
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 const misfit = (path: Path, message: string) => fail(400, { misfit: { path, message } });
 
 export const actions: Actions = {
 	import: async ({ request }) => {
 		const file = (await request.formData()).get('file');
-		if (!(file instanceof File) || file.size === 0)
-			return misfit(['file'], 'is missing: choose a zip first');
+		if (!(file instanceof File) || file.size === 0) return misfit(['file'], say(texts.chooseAZip));
 		const bytes = new Uint8Array(await file.arrayBuffer());
 		const outcome = await importSafely(await useDatabase(), bytes);
 		return outcome.ok ? { imported: outcome.value } : fail(400, { misfit: outcome.failure });
 	},
 	copy: async () => {
 		const { folder } = await useDatabase();
-		if (!folder) return misfit([], 'The data is on a server: back it up there.');
+		if (!folder) return misfit([], say(texts.dataOnServer));
 		return { copied: await folder.backUp('asked') };
 	},
 	restore: async ({ request }) => {

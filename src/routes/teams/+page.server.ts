@@ -5,6 +5,8 @@ import { deleteTeam, listTeamLines } from '$lib/server/repositories/teams';
 import { demoTeams } from '$lib/server/usecases/team/seedDemo';
 import { listSports } from '$lib/server/usecases/team/sports';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = () =>
 	reading(async (db) => {
@@ -23,7 +25,6 @@ export const load: PageServerLoad = () =>
 export const actions: Actions = {
 	remove: async ({ request }) => {
 		const id = textField(await request.formData(), 'team');
-		if (!(await deleteTeam(await useDb(), id)))
-			return fail(400, { message: 'There is no such team.' });
+		if (!(await deleteTeam(await useDb(), id))) return fail(400, { message: say(texts.noTeam) });
 	}
 };

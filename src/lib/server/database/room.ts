@@ -1,4 +1,6 @@
 import { accessSync, constants, statfsSync } from 'node:fs';
+import { say } from '../say';
+import texts from '$texts/refusals';
 
 /**
  * Bytes that stay free on the disk. A log that cannot grow stops the embedded database for good, so that
@@ -16,11 +18,9 @@ export function storageTrouble(root: string, bytes = 0): string | null {
 		const { bavail, bsize } = statfsSync(root);
 		const missing = RESERVE_BYTES + bytes - bavail * bsize;
 		if (missing <= 0) return null;
-		return `The disk is full: Field Plan needs ${Math.ceil(missing / 1_000_000)} MB more room. Nothing is being saved until there is.`;
+		return say(texts.diskIsFull, { megabytes: Math.ceil(missing / 1_000_000) });
 	} catch (error) {
 		const { code } = error as NodeJS.ErrnoException;
-		return code === 'ENOENT'
-			? 'The folder of the data is gone. Nothing is being saved until it is back.'
-			: 'The folder of the data is read-only. Nothing is being saved until it can be written again.';
+		return say(code === 'ENOENT' ? texts.folderIsGone : texts.folderIsReadOnly);
 	}
 }

@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import type { Misfit } from '../../../doors';
 import type { Queryable } from '../database';
 import { claimSubmission, findAnswer, keepAnswer } from '../repositories/submissions';
+import { say } from '../say';
+import texts from '$texts/refusals';
 
 /** Why a form was not taken. */
 export interface Refused extends Misfit {
@@ -25,7 +27,7 @@ export const stampOf = (stored: unknown): string =>
 export function staleness(base: string | undefined, stored: unknown): Refused | null {
 	const newest = stampOf(stored);
 	if (base === undefined || base === newest) return null;
-	return { path: [], message: 'Somebody else has saved this meanwhile.', newest };
+	return { path: [], message: say(texts.savedMeanwhile), newest };
 }
 
 /** What comes with a form beside its fields, read from it. */

@@ -7,6 +7,8 @@ import { adultsStored, saveAdults } from '$lib/server/usecases/people/saveAdults
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
@@ -33,7 +35,6 @@ export const actions: Actions = {
 		const isGone = await changeAlone(await useDb(), params.team, (tx) =>
 			deletePerson(tx, params.team, id)
 		);
-		if (!isGone)
-			return fail(400, { misfit: { path: ['adult'], message: 'is nobody of this team' } });
+		if (!isGone) return fail(400, { misfit: { path: ['adult'], message: say(texts.notInTeam) } });
 	}
 };

@@ -5,6 +5,8 @@ import { requireTeam } from '$lib/server/pages';
 import { loadAttendance, saveAttendance } from '$lib/server/usecases/practices/attendance';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
@@ -13,7 +15,7 @@ export const load: PageServerLoad = ({ params, url }) =>
 		const asked = Number(url.searchParams.get('week') ?? NaN);
 		const week = Number.isInteger(asked) ? asked : undefined;
 		const attendance = await loadAttendance(db, params.team, { today, week });
-		if (!attendance) error(404, 'There is no such team.');
+		if (!attendance) error(404, say(texts.noTeam));
 		return { team: { id, name }, ...attendance };
 	});
 

@@ -3,6 +3,8 @@ import { reading, useDb } from '$lib/server/app';
 import { listGrounds } from '$lib/server/repositories/places';
 import { addGround } from '$lib/server/usecases/team/saveGround';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 const pageOf = (teamId: string, id: string) =>
 	`/${encodeURIComponent(teamId)}/ground/${encodeURIComponent(id)}`;
@@ -11,7 +13,7 @@ const pageOf = (teamId: string, id: string) =>
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const [first] = await listGrounds(db, params.team);
-		if (!first) error(404, 'There is no ground of this team.');
+		if (!first) error(404, say(texts.teamHasNoGround));
 		redirect(307, pageOf(params.team, first.id));
 	});
 

@@ -7,11 +7,13 @@ import { listSports } from '$lib/server/usecases/team/sports';
 import { setLimits } from '$lib/server/usecases/team/setLimits';
 import { stampOf, submissionOf, type Submission } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const team = await findTeam(db, params.team);
-		if (!team) error(404, 'There is no such team.');
+		if (!team) error(404, say(texts.noTeam));
 		const own = await findLimits(db, params.team, await todayOf(db, params.team));
 		const sport = listSports().find(({ id }) => id === team.sport);
 		return {

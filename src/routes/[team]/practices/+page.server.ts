@@ -5,6 +5,8 @@ import { setArchived } from '$lib/server/repositories/practices';
 import { freshenSummaries } from '$lib/server/usecases/practices/summaries';
 import { loadPracticeList } from '$lib/server/usecases/views';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const canStore = async () => (await troubleToStore()) === null;
@@ -15,7 +17,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 			today,
 			isAll: url.searchParams.has('all')
 		});
-		if (!list) error(404, 'There is no such team.');
+		if (!list) error(404, say(texts.noTeam));
 		const { team, ...shown } = list;
 		return { team: { id: team.id, name: team.name }, today, ...shown };
 	});
@@ -30,7 +32,7 @@ const archive =
 			id,
 			archived
 		});
-		if (!isDone) return fail(400, { message: 'There is no such practice.' });
+		if (!isDone) return fail(400, { message: say(texts.noPractice) });
 	};
 
 export const actions: Actions = { archive: archive(true), restore: archive(false) };

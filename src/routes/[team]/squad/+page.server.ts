@@ -7,12 +7,14 @@ import { saveSquad, squadStored } from '$lib/server/usecases/people/saveSquad';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const today = await todayOf(db, params.team);
 		const surroundings = await loadSurroundings(db, params.team, { day: today });
-		if (!surroundings) error(404, 'There is no such team.');
+		if (!surroundings) error(404, say(texts.noTeam));
 		const { team, players } = surroundings;
 		return { team, players, today, stamp: stampOf(squadStored(players)) };
 	});
@@ -35,7 +37,6 @@ export const actions: Actions = {
 		const isGone = await changeAlone(await useDb(), params.team, (tx) =>
 			deletePerson(tx, params.team, id)
 		);
-		if (!isGone)
-			return fail(400, { misfit: { path: ['player'], message: 'is nobody of this team' } });
+		if (!isGone) return fail(400, { misfit: { path: ['player'], message: say(texts.notInTeam) } });
 	}
 };

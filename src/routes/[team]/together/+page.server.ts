@@ -2,6 +2,8 @@ import { error } from '@sveltejs/kit';
 import { reading, todayOf } from '$lib/server/app';
 import { loadTogether } from '$lib/server/usecases/people/loadTogether';
 import type { PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params, url: { searchParams } }) =>
 	reading(async (db) => {
@@ -10,6 +12,6 @@ export const load: PageServerLoad = ({ params, url: { searchParams } }) =>
 			part: Math.trunc(Number(searchParams.get('part'))) || 1,
 			isWhole: searchParams.has('all')
 		});
-		if (!page) error(404, 'There is no such team.');
+		if (!page) error(404, say(texts.noTeam));
 		return { ...page, isWhole: searchParams.has('all') };
 	});

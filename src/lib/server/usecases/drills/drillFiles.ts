@@ -7,6 +7,8 @@ import { readJson, type Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { insertRevision, listDrills } from '../../repositories/drills';
 import { lockTeam } from '../../repositories/teams';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** The most that a file may have, packed and unpacked, and the most drills in it. */
 const MOST_BYTES = 5_000_000;
@@ -45,7 +47,11 @@ const shownName = (name: string) => name.split(/[\\/]/).at(-1) ?? name;
 /** The JSON files of a zip by name, or the file itself; refused where it is too large or no zip. */
 function unpack(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>, Misfit> {
 	if (bytes.length > MOST_BYTES)
-		return fail({ path: [], within: name, message: `has more than ${MOST_BYTES / 1e6} MB` });
+		return fail({
+			path: [],
+			within: name,
+			message: say(texts.fileTooLarge, { megabytes: MOST_BYTES / 1e6 })
+		});
 	const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
 	if (!isZip) return ok(new Map([[name, bytes]]));
 	let total = 0;
@@ -65,11 +71,11 @@ function unpack(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>
 			return fail({
 				path: [],
 				within: name,
-				message: `holds more than ${MOST_DRILLS} drills or 20 MB`
+				message: say(texts.fileHoldsTooManyDrills, { most: MOST_DRILLS })
 			});
 		return ok(new Map(Object.entries(files)));
 	} catch {
-		return fail({ path: [], within: name, message: 'is no zip file that can be read' });
+		return fail({ path: [], within: name, message: say(texts.notAZip) });
 	}
 }
 
@@ -105,7 +111,7 @@ export async function readDrillFile(
 	const files = unpack(bytes, name);
 	if (!files.ok) return files;
 	if (files.value.size === 0)
-		return fail({ path: [], within: name, message: 'holds no .json file' });
+		return fail({ path: [], within: name, message: say(texts.noJsonInZip) });
 	const shelf = new Map(toShelf(await listDrills(db, teamId)).map((drill) => [drill.id, drill]));
 	const drills = [...files.value].map(([file, content]) =>
 		readOne(shownName(file), content, shelf)
@@ -118,7 +124,7 @@ export async function readDrillFile(
 				seen.add(drill.id);
 				return drill;
 			}
-			const misfit = { path: ['id'], message: `"${drill.id}" comes twice in this file` };
+			const misfit = { path: ['id'], message: say(texts.twiceInFile, { name: drill.id }) };
 			return { file: drill.file, state: 'fault', id: drill.id, name: drill.name, misfit };
 		})
 	);

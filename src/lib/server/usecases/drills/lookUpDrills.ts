@@ -6,6 +6,8 @@ import { readShape, type Misfit } from '../../../../doors';
 import type { Queryable } from '../../database';
 import { listNewest, listRevisionsOf } from '../../repositories/drills';
 import { searchDrills } from '../../repositories/shelf';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** The most drills that are given at once. */
 const MOST = 30;
@@ -36,7 +38,7 @@ export async function drillsFor(
 	teamId: string,
 	words: string
 ): Promise<Result<Drill[], Misfit>> {
-	if (words.length > 200) return fail({ path: ['words'], message: 'are longer than 200 letters' });
+	if (words.length > 200) return fail({ path: ['words'], message: say(texts.searchTooLong) });
 	const found = (await searchDrills(db, teamId, words)).slice(0, MOST);
 	return ok(
 		await listNewest(

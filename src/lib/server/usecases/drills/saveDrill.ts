@@ -7,6 +7,8 @@ import { findDrill, insertDrill, insertRevision } from '../../repositories/drill
 import { changeTeam } from '../refusable';
 import { slugOf } from '../team/slug';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What the form of a drill is read from, and what a save is held against: which revision is the newest. */
 export const drillStored = ({ revision = 1 }: Drill): unknown => revision;
@@ -37,13 +39,13 @@ export async function saveDrill(
 ): Promise<Result<string, Refused>> {
 	const shape = readShape(Drill, drill);
 	if (!shape.ok) return shape;
-	if (shape.value.name.trim() === '') return fail({ path: ['name'], message: 'needs a word' });
+	if (shape.value.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
 	const misfit = drillMisfit(shape.value);
 	if (misfit) return fail(misfit);
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<string, Refused>> => {
 		if (isNew) return ok(await addDrill(tx, teamId, shape.value));
 		const newest = await findDrill(tx, teamId, shape.value.id);
-		if (!newest) return fail({ path: ['id'], message: 'is no drill of this shelf' });
+		if (!newest) return fail({ path: ['id'], message: say(texts.notADrill) });
 		const stale = staleness(base, drillStored(newest));
 		if (stale) return fail(stale);
 		await insertRevision(tx, teamId, shape.value);

@@ -13,6 +13,8 @@ import { readShape, type Misfit } from '../../../../doors';
 import type { Queryable } from '../../database';
 import { lastUses, searchDrills } from '../../repositories/shelf';
 import { listDays } from '../../repositories/practices';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What a search of the shelf finds. */
 export interface ShelfPage {
@@ -40,7 +42,7 @@ export async function searchShelf(
 ): Promise<Result<ShelfPage, Misfit>> {
 	const shape = readShape(ShelfFilter, filter);
 	if (!shape.ok) return shape;
-	if (words.length > 200) return fail({ path: ['words'], message: 'are longer than 200 letters' });
+	if (words.length > 200) return fail({ path: ['words'], message: say(texts.searchTooLong) });
 	const found = await searchDrills(db, teamId, words);
 	const uses = await lastUses(db, teamId);
 	const days = (await listDays(db, teamId)).map(({ date }) => date);

@@ -5,6 +5,8 @@ import type { Queryable } from '../../database';
 import { listArchived } from '../../repositories/drills';
 import { loadHere, type Here } from './drillPage';
 import { searchShelf, type ShelfPage } from './searchShelf';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What the list of a team's drills is drawn from. */
 export interface ShelfList extends ShelfPage {
@@ -29,7 +31,7 @@ export async function loadShelfPage(
 	const shape = readShape(ShelfAsk, ask);
 	if (!shape.ok) return shape;
 	const around = await loadHere(db, teamId, today);
-	if (!around) return fail({ path: ['team'], message: 'is none that there is' });
+	if (!around) return fail({ path: ['team'], message: say(texts.isGone) });
 	const supposed = supposing(around, shape.value);
 	if (!supposed.ok) return supposed;
 	const { practice, surroundings } = supposed.value;

@@ -8,18 +8,20 @@ import { writeAdult } from '../../repositories/people';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What a row says that its team does not know. */
 function rowFault({ name, role, units, skills, ages }: AdultRow, team: Team): Misfit | null {
-	if (name.trim() === '') return { path: ['name'], message: 'needs a name' };
-	if (role.trim() === '') return { path: ['role'], message: 'needs a word, such as helper' };
+	if (name.trim() === '') return { path: ['name'], message: say(texts.nameIsEmpty) };
+	if (role.trim() === '') return { path: ['role'], message: say(texts.roleIsEmpty) };
 	const unit = units.find((each) => !team.units.some(({ id }) => id === each));
-	if (unit !== undefined) return { path: ['units'], message: `"${unit}" is no unit of this team` };
+	if (unit !== undefined) return { path: ['units'], message: say(texts.notAUnit, { name: unit }) };
 	const skill = skills.find((each) => !team.skillAreas.some(({ id }) => id === each));
 	if (skill !== undefined)
-		return { path: ['skills'], message: `"${skill}" is no skill area of this team` };
+		return { path: ['skills'], message: say(texts.notASkill, { name: skill }) };
 	if (ages && ages.to < ages.from)
-		return { path: ['ages'], message: `ends at ${ages.to}, before it begins at ${ages.from}` };
+		return { path: ['ages'], message: say(texts.agesUpsideDown, { to: ages.to, from: ages.from }) };
 	return null;
 }
 
@@ -44,13 +46,13 @@ export async function saveAdults(
 	if (!shape.ok) return shape;
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<null, Refused>> => {
 		const surroundings = await loadSurroundings(tx, teamId, { day });
-		if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
+		if (!surroundings) return fail({ path: [], message: say(texts.noTeam) });
 		const stale = staleness(base, adultsStored(surroundings.adults));
 		if (stale) return fail(stale);
 		const left = new Set(surroundings.adults.map(({ id }) => id));
 		for (const [index, row] of shape.value.entries()) {
 			if (row.id !== undefined && !left.delete(row.id))
-				return fail({ path: [index, 'id'], message: 'is nobody of this team, or comes twice' });
+				return fail({ path: [index, 'id'], message: say(texts.notInTeamOrTwice) });
 			const fault = rowFault(row, surroundings.team);
 			if (fault) return fail({ path: [index, ...fault.path], message: fault.message });
 		}

@@ -7,6 +7,8 @@ import { updateFacts } from '../../repositories/people';
 import { readPeople } from '../../repositories/people';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What the form of a player's page is read from, and what a save is held against. */
 export const factsStored = ({ note, restrictions }: ExportPerson): unknown => ({
@@ -30,12 +32,11 @@ export async function savePerson(
 	if (backwards >= 0)
 		return fail({
 			path: ['restrictions', backwards, 'until'],
-			message: 'The last day is before the first.'
+			message: say(texts.lastDayFirst)
 		});
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const person = (await readPeople(tx, teamId)).find((each) => each.id === id);
-		if (person?.kind !== 'player')
-			return fail({ path: [], message: 'There is no such player in this squad.' });
+		if (person?.kind !== 'player') return fail({ path: [], message: say(texts.noPlayer) });
 		const stale = staleness(base, factsStored(person));
 		if (stale) return fail(stale);
 		await updateFacts(tx, { teamId, id }, shape.value);

@@ -8,18 +8,20 @@ import { insertPlayer, setRating, setUnit, updatePlayer } from '../../repositori
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What a row says that its team does not know; the path is within the row. */
 function rowFault({ name, unit, ratings }: SquadRow, team: Team): Misfit | null {
-	if (name.trim() === '') return { path: ['name'], message: 'needs a name' };
+	if (name.trim() === '') return { path: ['name'], message: say(texts.nameIsEmpty) };
 	if (unit !== undefined && !team.units.some(({ id }) => id === unit))
-		return { path: ['unit'], message: `"${unit}" is no unit of this team` };
+		return { path: ['unit'], message: say(texts.notAUnit, { name: unit }) };
 	const stranger = Object.keys(ratings).find(
 		(skill) => !team.skillAreas.some(({ id }) => id === skill)
 	);
 	return stranger === undefined
 		? null
-		: { path: ['ratings', stranger], message: 'is no skill area of this team' };
+		: { path: ['ratings', stranger], message: say(texts.isNotASkill) };
 }
 
 /** Writes a row: dated facts only where they change, from the day on. */
@@ -58,9 +60,9 @@ function rowsFault(
 	for (const [index, row] of rows.entries()) {
 		const path = [index];
 		if (row.id !== undefined && !known.has(row.id))
-			return { path: [...path, 'id'], message: 'is nobody of this squad' };
+			return { path: [...path, 'id'], message: say(texts.notInSquad) };
 		if (row.id !== undefined && seen.has(row.id))
-			return { path: [...path, 'id'], message: 'comes twice' };
+			return { path: [...path, 'id'], message: say(texts.isTwice) };
 		if (row.id !== undefined) seen.add(row.id);
 		const fault = rowFault(row, team);
 		if (fault) return { path: [...path, ...fault.path], message: fault.message };
@@ -90,7 +92,7 @@ export async function saveSquad(
 		{ teamId, submission },
 		async (tx): Promise<Result<SavedSquad, Refused>> => {
 			const surroundings = await loadSurroundings(tx, teamId, { day });
-			if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
+			if (!surroundings) return fail({ path: [], message: say(texts.noTeam) });
 			const { team, players } = surroundings;
 			const stale = staleness(base, squadStored(players));
 			if (stale) return fail(stale);
@@ -99,7 +101,7 @@ export async function saveSquad(
 			if (fault) return fail(fault);
 			const added = shape.value.filter(({ id }) => id === undefined).length;
 			if (players.length + added > MOST_PLAYERS)
-				return fail({ path: [], message: `A squad holds ${MOST_PLAYERS} players at most.` });
+				return fail({ path: [], message: say(texts.squadIsFull, { most: MOST_PLAYERS }) });
 			for (const row of shape.value)
 				await writeRow(tx, row, { teamId, day, known: known.get(row.id ?? '') });
 			return ok({ changed: shape.value.length - added, added });

@@ -204,20 +204,20 @@ describe('a table file of the squad', () => {
 			{
 				line: 3,
 				cells: ['x', 'Bo', '4'],
-				faults: [{ line: 3, column: 'number', message: '"x" is no number from 0 to 999' }]
+				faults: [{ line: 3, column: 'number', message: '“x” is not a number from 0 to 999' }]
 			}
 		]);
 	});
 
 	test('takes columns for what the coach says they are', () => {
 		const text = 'who,shirt,power\nAda,7,3\n';
-		expect(read(text).trouble).toMatch(/^No column is taken for the name/);
+		expect(read(text).trouble).toMatch(/^No column has the names/);
 		const chosen = ['name', undefined, 'passing'];
 		expect(read(text, { chosen }).rows).toMatchObject([
 			{ name: 'Ada', number: 7, ratings: { passing: 3 } }
 		]);
 		expect(read(text, { chosen: ['name', 'name', ''] }).trouble).toBe(
-			'Two columns are taken for "name".'
+			'Two columns are “name”. Choose one.'
 		);
 		expect(read(text, { chosen: ['name', 'nonsense', ''] }).rows).toMatchObject([{ number: 7 }]);
 	});
@@ -226,12 +226,12 @@ describe('a table file of the squad', () => {
 		const { rows, notes } = read('name,positions\nAda,back | sweeper\n');
 		expect(rows[0].positions).toEqual(['back', 'sweeper']);
 		expect(notes).toEqual([
-			{ line: 2, column: 'positions', message: '"sweeper" is no position of this team' }
+			{ line: 2, column: 'positions', message: '“sweeper” is not one of this team’s positions' }
 		]);
 	});
 
 	test('ragged, headless, huge and binary files are refused with their line', () => {
-		expect(read('Ada;7\nBo;8\n').trouble).toMatch(/^No column is taken for the name/);
+		expect(read('Ada;7\nBo;8\n').trouble).toMatch(/^No column has the names/);
 		expect(read('name;number\nAda;7;8;9\n', { delimiter: ';' }).faults).toMatchObject([
 			{ line: 2 }
 		]);

@@ -1,6 +1,8 @@
 import Papa from 'papaparse';
 import { MOST_PLAYERS, type SquadRow } from '$core/model/squad';
 import type { Player, Team } from '$core/model/team';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** A fault in a table file: the line as an editor counts it, and the column's heading. */
 export interface CsvFault {
@@ -118,32 +120,33 @@ function readRow(
 	const blame = (column: string, message: string) => void faults.push({ line, column, message });
 	const name = cell('name');
 	if (name === '') {
-		if ([...cells.values()].some((each) => each.trim() !== '')) blame('name', 'needs a name');
+		if ([...cells.values()].some((each) => each.trim() !== ''))
+			blame('name', say(texts.nameIsEmpty));
 		return null;
 	}
-	if (name.length > 200) blame('name', 'is longer than a name');
+	if (name.length > 200) blame('name', say(texts.nameTooLong));
 	const number = cell('number');
 	if (number !== '' && !/^\d{1,3}$/.test(number))
-		blame('number', `"${number}" is no number from 0 to 999`);
+		blame('number', say(texts.notAShirtNumber, { typed: number }));
 	const unit = team.units.find((each) =>
 		[plain(each.id), plain(each.name)].includes(plain(cell('unit')))
 	);
-	if (cell('unit') !== '' && !unit) blame('unit', `"${cell('unit')}" is no unit of this team`);
+	if (cell('unit') !== '' && !unit) blame('unit', say(texts.notAUnit, { name: cell('unit') }));
 	const ratings: Record<string, number> = {};
 	for (const area of team.skillAreas) {
 		const typed = cell(area.id);
 		if (typed === '') continue;
 		const rating = Number(typed.replace(',', '.'));
-		if (!(rating >= 1 && rating <= 5)) blame(area.name, `"${typed}" is no rating from 1 to 5`);
+		if (!(rating >= 1 && rating <= 5)) blame(area.name, say(texts.notARating, { typed }));
 		else ratings[area.id] = rating;
 	}
 	const born = cell('born');
 	const isYear = /^(19|20)\d\d$/.test(born);
-	if (born !== '' && !isYear) blame('born', `"${born}" is no year`);
+	if (born !== '' && !isYear) blame('born', say(texts.notAYear, { typed: born }));
 	function isTicked(column: string): boolean {
 		const typed = plain(cell(column));
 		if (!['', 'yes', 'no', 'x', '1', '0', 'true', 'false'].includes(typed))
-			blame(column, `"${cell(column)}" is neither yes nor no`);
+			blame(column, say(texts.neitherYesNorNo, { typed: cell(column) }));
 		return ['yes', 'x', '1', 'true'].includes(typed);
 	}
 	const positions = cell('positions')
@@ -154,7 +157,7 @@ function readRow(
 			notes.push({
 				line,
 				column: 'positions',
-				message: `"${position}" is no position of this team`
+				message: say(texts.notAPosition, { name: position })
 			});
 	return {
 		...(cell('id') !== '' && { id: cell('id') }),
@@ -249,10 +252,8 @@ export function readSquadTable(
 	const reading: CsvReading = { columns, rows: [], bad: [], trouble: '', notes: [] };
 	const taken = columns.map((column) => column.takenFor).filter(Boolean);
 	const twice = taken.find((field, place) => taken.indexOf(field) !== place);
-	if (!taken.includes('name'))
-		reading.trouble =
-			'No column is taken for the name. Say below which one it is, or what is between the cells.';
-	else if (twice) reading.trouble = `Two columns are taken for "${twice}".`;
+	if (!taken.includes('name')) reading.trouble = say(texts.noNameColumn);
+	else if (twice) reading.trouble = say(texts.twoColumns, { name: twice });
 	if (reading.trouble) return reading;
 	const positions = new Set([
 		...(team.positions ?? []),
@@ -262,9 +263,8 @@ export function readSquadTable(
 		const faults: CsvFault[] = [];
 		const blame = (message: string) => void faults.push({ line, column: '', message });
 		if (cells.length !== headings.length)
-			blame(`has ${cells.length} cells, the heading has ${headings.length}`);
-		if (reading.rows.length === MOST_PLAYERS)
-			blame(`is one too many: at most ${MOST_PLAYERS} players`);
+			blame(say(texts.cellsDiffer, { cells: cells.length, headings: headings.length }));
+		if (reading.rows.length === MOST_PLAYERS) blame(say(texts.oneTooMany, { most: MOST_PLAYERS }));
 		const byField = new Map(columns.map((column, place) => [column.takenFor, cells[place] ?? '']));
 		const row = readRow(byField, { team, line, faults, notes: reading.notes, positions });
 		if (faults.length > 0 || !row) {

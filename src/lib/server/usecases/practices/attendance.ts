@@ -25,6 +25,8 @@ import { lockTeam } from '../../repositories/teams';
 import { applyStored } from './saveEdits';
 import { rowsOf } from './summaries';
 import { once, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 const Coming = Type.Pick(Attendance, ['state', 'minutes', 'reason'], closed);
 
@@ -131,11 +133,11 @@ function rowsFault(rows: readonly Row[], known: ReadonlySet<string>): Misfit | n
 	const seen = new Set<string>();
 	for (const [index, { person, is }] of rows.entries()) {
 		const path = ['rows', index];
-		if (!known.has(person)) return { path: [...path, 'person'], message: 'is nobody of this team' };
-		if (seen.has(person)) return { path: [...path, 'person'], message: 'comes twice' };
+		if (!known.has(person)) return { path: [...path, 'person'], message: say(texts.notInTeam) };
+		if (seen.has(person)) return { path: [...path, 'person'], message: say(texts.isTwice) };
 		seen.add(person);
 		if (is.state === 'late' && is.minutes === undefined)
-			return { path: [...path, 'minutes'], message: 'How many minutes late?' };
+			return { path: [...path, 'minutes'], message: say(texts.howLate) };
 	}
 	return null;
 }
@@ -153,10 +155,6 @@ class Clash extends Error {
 	}
 }
 
-/** Words for how somebody comes. */
-const comingWords = ({ state, minutes }: Coming) =>
-	state === 'late' ? `${minutes ?? 0} min late` : state === 'here' ? 'coming' : 'absent';
-
 /** Who of the rows is said to come otherwise than when the row was changed. */
 function clashIn(rows: readonly Row[], now: ReadonlyMap<string, Coming>): Misfit | null {
 	for (const [index, { person, was, is }] of rows.entries()) {
@@ -165,7 +163,10 @@ function clashIn(rows: readonly Row[], now: ReadonlyMap<string, Coming>): Misfit
 		if (isOther && !sameValue(current, is))
 			return {
 				path: ['rows', index, 'person'],
-				message: `was changed meanwhile to ${comingWords(current)}. Save again to keep yours.`
+				message: say(texts.attendanceChanged, {
+					state: current.state,
+					minutes: current.minutes ?? 0
+				})
 			};
 	}
 	return null;
@@ -232,12 +233,12 @@ export async function saveAttendance(
 	const shape = readShape(Sent, sent);
 	if (!shape.ok) return shape;
 	const surroundings = await loadSurroundings(db, teamId, { day: today });
-	if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
+	if (!surroundings) return fail({ path: [], message: say(texts.noTeam) });
 	const ids = [...surroundings.players, ...surroundings.adults].map(({ id }) => id);
 	const adults = new Set(surroundings.adults.map(({ id }) => id));
 	for (const [index, { practice: id, rows }] of shape.value.entries()) {
 		if (!(await findPractice(db, teamId, id)))
-			return fail({ path: [index, 'practice'], message: 'is no practice of this team' });
+			return fail({ path: [index, 'practice'], message: say(texts.notAPractice) });
 		const fault = rowsFault(rows, new Set(ids));
 		if (fault) return fail({ ...fault, path: [index, ...fault.path] });
 	}

@@ -11,6 +11,8 @@ import { loadSurroundings } from '../../repositories/teamHistory';
 import { changeTeam } from '../refusable';
 import { storePlanned } from './summaries';
 import type { Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What a coach says of a new practice. */
 export const NewPractice = Type.Object(
@@ -47,9 +49,9 @@ function peopleFault(
 ): Misfit | null {
 	const known = new Set(people.map(({ id }) => id));
 	const stranger = wanted.findIndex((id) => !known.has(id));
-	if (stranger >= 0) return { path: [key, stranger], message: 'is nobody of this team' };
+	if (stranger >= 0) return { path: [key, stranger], message: say(texts.notInTeam) };
 	const isDouble = new Set(wanted).size < wanted.length;
-	return isDouble ? { path: [key], message: 'names somebody twice' } : null;
+	return isDouble ? { path: [key], message: say(texts.somebodyTwice) } : null;
 }
 
 /** Stores a new practice within a transaction of the caller; a misfit names the field at fault. */
@@ -58,7 +60,7 @@ export async function addPractice(
 	{ teamId, id, wanted }: Creation
 ): Promise<Result<Practice, Misfit>> {
 	const surroundings = await loadSurroundings(tx, teamId, { day: wanted.date });
-	if (!surroundings) return fail({ path: [], message: 'There is no such team.' });
+	if (!surroundings) return fail({ path: [], message: say(texts.noTeam) });
 	const { team, season, players, adults } = surroundings;
 	const fault =
 		peopleFault('expected', wanted.expected, players) ??
@@ -66,7 +68,7 @@ export async function addPractice(
 	if (fault) return fail(fault);
 	const grounds = await listGrounds(tx, teamId);
 	if (wanted.groundId !== undefined && !grounds.some((ground) => ground.id === wanted.groundId))
-		return fail({ path: ['groundId'], message: 'is no ground of this team' });
+		return fail({ path: ['groundId'], message: say(texts.notATeamsGround) });
 	const { from, template, ...facts } = wanted;
 	const model = await findModel(tx, teamId, { from, template });
 	if (!model.ok) return model;
@@ -104,11 +106,9 @@ export async function findModel(
 ): Promise<Result<Practice | Template | null, Misfit>> {
 	if (template !== undefined) {
 		const model = await findTemplate(db, teamId, template);
-		return model ? ok(model) : fail({ path: ['template'], message: 'is no template of this team' });
+		return model ? ok(model) : fail({ path: ['template'], message: say(texts.notATemplate) });
 	}
 	if (from === undefined) return ok(null);
 	const stored = await findPractice(db, teamId, from);
-	return stored
-		? ok(stored.practice)
-		: fail({ path: ['from'], message: 'is no practice of this team' });
+	return stored ? ok(stored.practice) : fail({ path: ['from'], message: say(texts.notAPractice) });
 }

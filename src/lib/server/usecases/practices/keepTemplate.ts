@@ -6,6 +6,8 @@ import type { Misfit } from '../../../../doors';
 import type { Db } from '../../database';
 import { findPractice } from '../../repositories/practices';
 import { insertTemplate } from '../../repositories/templates';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** A practice to keep as a template, and what to call it. */
 export const NewTemplate = Type.Object({ practice: Id, name: Name }, closed);
@@ -17,13 +19,11 @@ export async function keepTemplate(
 	{ teamId, id, wanted }: { teamId: string; id: string; wanted: NewTemplate }
 ): Promise<Result<Template, Misfit>> {
 	const name = wanted.name.trim();
-	if (name === '') return fail({ path: ['name'], message: 'needs a word or two' });
+	if (name === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
 	const stored = await findPractice(db, teamId, wanted.practice);
-	if (!stored) return fail({ path: ['practice'], message: 'is no practice of this team' });
+	if (!stored) return fail({ path: ['practice'], message: say(texts.notAPractice) });
 	const { minutes, periods } = stored.practice;
 	const template: Template = { format: 'fieldplan/template@1', id, name, minutes, periods };
 	const isNew = await insertTemplate(db, teamId, template);
-	return isNew
-		? ok(template)
-		: fail({ path: ['name'], message: 'is the name of another template' });
+	return isNew ? ok(template) : fail({ path: ['name'], message: say(texts.templateNameTaken) });
 }

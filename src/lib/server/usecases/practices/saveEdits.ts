@@ -16,6 +16,8 @@ import {
 import { holdTeam } from '../../repositories/teams';
 import { memoryOf, type Played } from '../../memory';
 import { storePlanned } from './summaries';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** Why edits were not taken; nothing of them is stored then. */
 export type SaveFailure =
@@ -67,7 +69,10 @@ function doubleIn(edits: readonly SentEdit[]): SaveFailure | null {
 	const seen = new Set<string>();
 	for (const [index, { id }] of edits.entries()) {
 		if (seen.has(id))
-			return { reason: 'misfit', misfit: { path: ['edits', index, 'id'], message: 'comes twice' } };
+			return {
+				reason: 'misfit',
+				misfit: { path: ['edits', index, 'id'], message: say(texts.isTwice) }
+			};
 		seen.add(id);
 	}
 	return null;
@@ -168,7 +173,7 @@ export async function findKnown(
 export function describeSaveFailure(failure: Exclude<SaveFailure, { reason: 'stale' }>): Misfit {
 	switch (failure.reason) {
 		case 'not-found':
-			return { path: [], message: 'There is no such practice.' };
+			return { path: [], message: say(texts.noPractice) };
 		case 'misfit':
 			return failure.misfit;
 		case 'refused':

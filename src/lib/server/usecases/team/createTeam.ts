@@ -13,6 +13,8 @@ import { readDemo } from './seedDemo';
 import { PAGES, slugOf } from './slug';
 import { listSports } from './sports';
 import { once, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What a coach says of a new team: enough to plan the first practice. */
 export const NewTeam = Type.Object(
@@ -46,9 +48,9 @@ export function readPlayers(text: string): Result<FirstPlayer[], Misfit> {
 		const name = match?.[2] ?? '';
 		if (name === '') continue;
 		const at = { path: [], within: `players, line ${index + 1}` };
-		if (name.length > 200) return fail({ ...at, message: 'is longer than a name' });
+		if (name.length > 200) return fail({ ...at, message: say(texts.nameTooLong) });
 		if (players.length === MOST_PLAYERS)
-			return fail({ ...at, message: `is one too many: at most ${MOST_PLAYERS} players` });
+			return fail({ ...at, message: say(texts.oneTooMany, { most: MOST_PLAYERS }) });
 		players.push({ name, ...(match?.[1] && { number: Number(match[1]) }) });
 	}
 	return ok(players);
@@ -128,11 +130,12 @@ export async function createTeam(
 	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
 ): Promise<Result<{ team: string; practice: string }, Misfit>> {
 	const sport = listSports().find(({ id }) => id === wanted.sport);
-	if (!sport) return fail({ path: ['sport'], message: 'is no sport that there is a kit for' });
-	if (wanted.name.trim() === '') return fail({ path: ['name'], message: 'needs a word' });
+	if (!sport) return fail({ path: ['sport'], message: say(texts.unknownSport) });
+	if (wanted.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
 	if (wanted.to < wanted.from)
-		return fail({ path: ['to'], message: `is younger than the youngest, ${wanted.from}` });
-	if (!isTimeZone(wanted.timeZone)) return fail({ path: ['timeZone'], message: 'is no time zone' });
+		return fail({ path: ['to'], message: say(texts.oldestIsYounger, { from: wanted.from }) });
+	if (!isTimeZone(wanted.timeZone))
+		return fail({ path: ['timeZone'], message: say(texts.notATimeZone) });
 	const players = readPlayers(wanted.players);
 	if (!players.ok) return players;
 	return refusable(db, (tx) =>

@@ -177,7 +177,7 @@ describe('grounds', () => {
 		const board = await loadBoard(db, teamId, 'there');
 		expect(board?.surroundings.ground.name).toBe('Whole pitch');
 		expect(await removeGround(db, { teamId, id: added.value })).toMatchObject({
-			failure: { message: '1 practice is planned on it; the ground stays.' }
+			failure: { message: '1 practice is planned on this ground. Move it first.' }
 		});
 		const stranger = { ...wanted, groundId: 'moon' };
 		expect(await createPractice(db, { teamId, id: 'x', wanted: stranger })).toMatchObject({

@@ -9,20 +9,23 @@ import { findTeam } from '../../repositories/teams';
 import { changeTeam } from '../refusable';
 import { listSports } from './sports';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** What the shape of a ground does not say: names that cannot be told apart, ids that come twice. */
 function groundFault({ zones, place, name }: Ground): Misfit | null {
-	if (name.trim() === '') return { path: ['name'], message: 'needs a word' };
+	if (name.trim() === '') return { path: ['name'], message: say(texts.isEmpty) };
 	if (place && !(Number.isFinite(place.latitude) && Number.isFinite(place.longitude)))
-		return { path: ['place'], message: 'needs both numbers' };
+		return { path: ['place'], message: say(texts.bothNumbers) };
 	const ids = new Set<string>();
 	const names = new Set<string>();
 	for (const [index, zone] of zones.entries()) {
 		const key = zone.name.trim().toLowerCase();
 		const at = ['zones', index];
-		if (key === '') return { path: [...at, 'name'], message: 'needs a word' };
-		if (names.has(key)) return { path: [...at, 'name'], message: `"${zone.name}" comes twice` };
-		if (ids.has(zone.id)) return { path: [...at, 'id'], message: 'comes twice' };
+		if (key === '') return { path: [...at, 'name'], message: say(texts.isEmpty) };
+		if (names.has(key))
+			return { path: [...at, 'name'], message: say(texts.namedTwice, { name: zone.name }) };
+		if (ids.has(zone.id)) return { path: [...at, 'id'], message: say(texts.isTwice) };
 		names.add(key);
 		ids.add(zone.id);
 	}
@@ -43,7 +46,7 @@ export async function saveGround(
 	if (fault) return fail(fault);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
 		const stored = (await listGrounds(tx, teamId)).find(({ id }) => id === shape.value.id);
-		if (!stored) return fail({ path: ['id'], message: 'is no ground of this team' });
+		if (!stored) return fail({ path: ['id'], message: say(texts.notATeamsGround) });
 		const stale = staleness(base, stored);
 		if (stale) return fail(stale);
 		await updateGround(tx, teamId, shape.value);
@@ -55,9 +58,9 @@ export async function saveGround(
 export async function addGround(db: Db, teamId: string): Promise<Result<string, Misfit>> {
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<string, Misfit>> => {
 		const team = await findTeam(tx, teamId);
-		if (!team) return fail({ path: [], message: 'There is no such team.' });
+		if (!team) return fail({ path: [], message: say(texts.noTeam) });
 		const model = listSports().find(({ id }) => id === team.sport)?.ground;
-		if (!model) return fail({ path: ['sport'], message: 'is no sport that there is a kit for' });
+		if (!model) return fail({ path: ['sport'], message: say(texts.unknownSport) });
 		const taken = new Set((await listGrounds(tx, teamId)).map(({ name }) => name));
 		let name = model.name;
 		for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;
@@ -75,13 +78,13 @@ export async function removeGround(
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Misfit>> => {
 		const grounds = await listGrounds(tx, teamId);
 		if (!grounds.some((ground) => ground.id === id))
-			return fail({ path: [], message: 'There is no such ground.' });
-		if (grounds.length === 1) return fail({ path: [], message: 'The last ground stays.' });
+			return fail({ path: [], message: say(texts.noGround) });
+		if (grounds.length === 1) return fail({ path: [], message: say(texts.lastGround) });
 		const users = await countOnGround(tx, teamId, { id, isFirst: grounds[0].id === id });
 		if (users > 0)
 			return fail({
 				path: [],
-				message: `${users === 1 ? '1 practice is' : `${users} practices are`} planned on it; the ground stays.`
+				message: say(texts.groundInUse, { users })
 			});
 		await deleteGround(tx, teamId, id);
 		return ok(null);

@@ -7,6 +7,8 @@ import { findKit, saveSetting } from '../../repositories/settings';
 import { findTeam } from '../../repositories/teams';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 const Kit = Type.Array(KitItem, { maxItems: 300 });
 
@@ -23,14 +25,14 @@ export async function saveKit(
 	const seen = new Set<string>();
 	for (const [index, { item, count, broken = 0 }] of shape.value.entries()) {
 		const fault = (field: string, message: string) => fail({ path: [index, field], message });
-		if (item.trim() === '') return fault('item', 'needs a word');
-		if (seen.has(item.trim())) return fault('item', 'comes twice');
+		if (item.trim() === '') return fault('item', say(texts.isEmpty));
+		if (seen.has(item.trim())) return fault('item', say(texts.isTwice));
 		seen.add(item.trim());
-		if (broken > count) return fault('broken', `are more than the ${count} that there are`);
+		if (broken > count) return fault('broken', say(texts.moreBroken, { count }));
 	}
 	const kit = shape.value.map((row) => ({ ...row, item: row.item.trim() }));
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<null, Refused>> => {
-		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: 'There is no such team.' });
+		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: say(texts.noTeam) });
 		const stale = staleness(base, await findKit(tx, teamId, day));
 		if (stale) return fail(stale);
 		await saveSetting(tx, teamId, { what: 'kit', value: kit, since: day });

@@ -7,6 +7,8 @@ import type { Db } from '../../database';
 import { findTeam, updateTeam } from '../../repositories/teams';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 const Words = byKey(Key, Type.String({ maxLength: 60, pattern: '^[^\\u0000]*$' }));
 
@@ -23,8 +25,7 @@ export async function saveWords(
 	const stranger = Object.keys(shape.value).find(
 		(key) => !GLOSSARY.some(({ word }) => word === key)
 	);
-	if (stranger !== undefined)
-		return fail({ path: [stranger], message: 'is no word of the glossary' });
+	if (stranger !== undefined) return fail({ path: [stranger], message: say(texts.notInGlossary) });
 	const own = Object.fromEntries(
 		Object.entries(shape.value).flatMap(([word, text]) =>
 			text.trim() === '' || text.trim() === word ? [] : [[word, text.trim()]]
@@ -32,7 +33,7 @@ export async function saveWords(
 	);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<OwnWords, Refused>> => {
 		const team = await findTeam(tx, teamId);
-		if (!team) return fail({ path: [], message: 'There is no such team.' });
+		if (!team) return fail({ path: [], message: say(texts.noTeam) });
 		const stale = staleness(base, team.words ?? {});
 		if (stale) return fail(stale);
 		const { words: _before, ...rest } = team;

@@ -9,6 +9,8 @@ import { findLimits, saveSetting } from '../../repositories/settings';
 import { findTeam } from '../../repositories/teams';
 import { changeTeam } from '../refusable';
 import { staleness, type Refused, type Submission } from '../submission';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 const PartialLimits = Type.Partial(Limits, closed);
 
@@ -31,18 +33,18 @@ export async function setLimits(
 			shown !== undefined &&
 			!(shown >= least - 1e-9 && shown <= most + 1e-9)
 		)
-			return fail({ path: [key], message: `expected ${least} to ${most} ${unit}` });
+			return fail({ path: [key], message: say(texts.outOfRange, { least, most, measure: unit }) });
 	}
 	const ages = shape.value.playersAnAdult?.map(({ under }) => under) ?? [];
 	if (ages.some((age, index) => index > 0 && age <= ages[index - 1]))
-		return fail({ path: ['playersAnAdult'], message: 'expected ages that go up' });
+		return fail({ path: ['playersAnAdult'], message: say(texts.agesMustGoUp) });
 	const own = Object.fromEntries(
 		Object.entries(shape.value).filter(
 			([key, value]) => !sameValue(value, DEFAULT_LIMITS[key as keyof Limits])
 		)
 	);
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<Partial<Limits>, Refused>> => {
-		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: 'There is no such team.' });
+		if (!(await findTeam(tx, teamId))) return fail({ path: [], message: say(texts.noTeam) });
 		const stale = staleness(base, await findLimits(tx, teamId, day));
 		if (stale) return fail(stale);
 		await saveSetting(tx, teamId, { what: 'limits', value: own, since: day });

@@ -134,7 +134,7 @@ describe('a file that is not right', () => {
 
 	test('is refused where it is no zip, no export, or of another team', async () => {
 		expect(await refused(strToU8('hello'))).toMatchObject({
-			message: 'is no zip file that can be read'
+			message: 'cannot be read as a zip file'
 		});
 		expect(await refused(zipSync({ 'x.json': strToU8('{}') }))).toMatchObject({
 			place: 'fieldplan.json'
@@ -142,7 +142,7 @@ describe('a file that is not right', () => {
 		const foreign = changed(PRACTICE, (text) =>
 			text.replace('"teamId": "saltmarsh"', '"teamId": "x"')
 		);
-		expect(await refused(foreign)).toMatchObject({ message: 'is of another team' });
+		expect(await refused(foreign)).toMatchObject({ message: 'belongs to another team' });
 	});
 
 	test('is refused where it contradicts itself', async () => {
@@ -155,7 +155,7 @@ describe('a file that is not right', () => {
 		const kit = changed('teams/saltmarsh/team.json', (text) =>
 			text.replace('"item": "ball"', '"item": "cone"')
 		);
-		expect(await refused(kit)).toMatchObject({ message: 'names "cone" twice' });
+		expect(await refused(kit)).toMatchObject({ message: '“cone” is there twice' });
 	});
 
 	const nonsense: [string, string, (practice: Nonsense) => void][] = [
@@ -219,7 +219,7 @@ describe('a file that is not right', () => {
 	test('is refused where it would unpack to more than fits', async () => {
 		const bomb = zipSync({ 'fieldplan.json': new Uint8Array(65_000_000) }, { level: 9 });
 		expect(bomb.length).toBeLessThan(200_000);
-		expect(await refused(bomb)).toMatchObject({ message: 'the file holds too much' });
+		expect(await refused(bomb)).toMatchObject({ message: 'the file has too much in it' });
 	});
 
 	test('cannot reach outside by the names of its files', async () => {

@@ -13,6 +13,8 @@ import type { Db } from '../../database';
 import { listTeams } from '../../repositories/teams';
 import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
 import { PAGES } from '../team/slug';
+import { say } from '../../say';
+import texts from '$texts/refusals';
 
 /** The most that a file to import may hold once it is unpacked. */
 const MOST_BYTES = 64_000_000;
@@ -39,14 +41,14 @@ function unpack(bytes: Uint8Array): Map<string, Uint8Array> {
 			filter({ name, originalSize }) {
 				total += originalSize;
 				count += 1;
-				if (total > MOST_BYTES || count > MOST_FILES) refuse(name, [], 'the file holds too much');
+				if (total > MOST_BYTES || count > MOST_FILES) refuse(name, [], say(texts.holdsTooMuch));
 				return name.endsWith('.json');
 			}
 		});
 		return new Map(Object.entries(files));
 	} catch (error) {
 		if (error instanceof Refused) throw error;
-		return refuse('', [], 'is no zip file that can be read');
+		return refuse('', [], say(texts.notAZip));
 	}
 }
 
@@ -55,7 +57,7 @@ function read<Schema extends TSchema>(
 	name: string,
 	schema: Schema
 ): Static<Schema> {
-	const bytes = files.get(name) ?? refuse(name, [], 'is missing');
+	const bytes = files.get(name) ?? refuse(name, [], say(texts.isMissing));
 	const value = readJson(schema, strFromU8(bytes));
 	if (value.ok) return value.value;
 	return refuse(name, value.failure.path, value.failure.message);
@@ -72,16 +74,16 @@ function refuseFault(fault: Misfit | null, name: string): void {
 function checkTeam({ team, seasons, kit, kitFrom = [] }: ExportTeam, folder: string): void {
 	const name = `${folder}/team.json`;
 	if (PAGES.includes(team.id))
-		refuse(name, ['team', 'id'], `"${team.id}" is a page of the application; no team has this id`);
+		refuse(name, ['team', 'id'], say(texts.reservedId, { name: team.id }));
 	if (!isTimeZone(team.timeZone))
-		refuse(name, ['team', 'timeZone'], `"${team.timeZone}" is no time zone`);
-	if (team.ages.to < team.ages.from) refuse(name, ['team', 'ages'], 'end before they begin');
+		refuse(name, ['team', 'timeZone'], say(texts.namedNotATimeZone, { name: team.timeZone }));
+	if (team.ages.to < team.ages.from) refuse(name, ['team', 'ages'], say(texts.endBeforeBegin));
 	const ids = seasons.map(({ id }) => id);
-	if (new Set(ids).size < ids.length) refuse(name, ['seasons'], 'name one season twice');
+	if (new Set(ids).size < ids.length) refuse(name, ['seasons'], say(texts.seasonTwice));
 	for (const list of [kit, ...kitFrom.map(({ value }) => value)]) {
 		const items = list.map(({ item }) => item);
 		const twice = items.find((item, index) => items.indexOf(item) < index);
-		if (twice !== undefined) refuse(name, ['kit'], `names "${twice}" twice`);
+		if (twice !== undefined) refuse(name, ['kit'], say(texts.namedTwice, { name: twice }));
 	}
 }
 
@@ -94,14 +96,14 @@ function checkPractice(
 	practice: Practice,
 	{ name, team, known }: { name: string; team: ExportTeam; known: Named }
 ): void {
-	if (practice.teamId !== team.team.id) refuse(name, [], 'is of another team');
+	if (practice.teamId !== team.team.id) refuse(name, [], say(texts.ofAnotherTeam));
 	if (!team.seasons.some(({ id }) => id === practice.seasonId))
-		refuse(name, ['practice', 'seasonId'], 'is of no season here');
+		refuse(name, ['practice', 'seasonId'], say(texts.ofNoSeason));
 	const { groundId, timeZone } = practice;
 	if (groundId !== undefined && !team.grounds.some(({ id }) => id === groundId))
-		refuse(name, ['practice', 'groundId'], `"${groundId}" is no ground of this team`);
+		refuse(name, ['practice', 'groundId'], say(texts.namedNotATeamsGround, { name: groundId }));
 	if (!isTimeZone(timeZone))
-		refuse(name, ['practice', 'timeZone'], `"${timeZone}" is no time zone`);
+		refuse(name, ['practice', 'timeZone'], say(texts.namedNotATimeZone, { name: timeZone }));
 	const fault = practiceFault(practice, known);
 	refuseFault(fault && { ...fault, path: ['practice', ...fault.path] }, name);
 }
@@ -139,11 +141,7 @@ function refuseKnown(teams: readonly WholeTeam[], known: readonly { id: string }
 	for (const { team } of teams) {
 		const { id, name } = team.team;
 		if (here.has(id))
-			refuse(
-				`teams/${encodeURIComponent(id)}`,
-				[],
-				`the team "${name}" is here already; nothing was imported`
-			);
+			refuse(`teams/${encodeURIComponent(id)}`, [], say(texts.teamIsHere, { name }));
 		here.add(id);
 	}
 }
@@ -186,7 +184,10 @@ export async function importAll(
 		// What the shapes do not say the database does: twice the same id, say.
 		const { code } = error as { code?: string };
 		if (code?.startsWith('23') || code?.startsWith('22'))
-			return fail({ path: [], message: `contradicts itself: ${(error as Error).message}` });
+			return fail({
+				path: [],
+				message: say(texts.contradictsItself, { why: (error as Error).message })
+			});
 		throw error;
 	}
 }

@@ -5,6 +5,8 @@ import { setDrillArchived } from '$lib/server/repositories/drills';
 import { loadDrillPage } from '$lib/server/usecases/drills/drillPage';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
@@ -15,7 +17,7 @@ export const load: PageServerLoad = ({ params, url }) =>
 			revision: revisionIn(url),
 			today
 		});
-		if (!page) error(404, 'There is no such drill on this shelf.');
+		if (!page) error(404, say(texts.noDrillOnShelf));
 		return { team: { id, name, skillAreas }, ...page };
 	});
 
@@ -26,7 +28,7 @@ const archive =
 		const isDone = await changeAlone(await useDb(), team, (tx) =>
 			setDrillArchived(tx, team, { id: drill, archived })
 		);
-		if (!isDone) return fail(400, { message: 'There is no such drill.' });
+		if (!isDone) return fail(400, { message: say(texts.noDrill) });
 	};
 
 export const actions: Actions = { archive: archive(true), restore: archive(false) };

@@ -8,6 +8,8 @@ import {
 	type ReadDrill
 } from '$lib/server/usecases/drills/drillFiles';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
@@ -21,7 +23,7 @@ const CHOICES: readonly Choice[] = ['leave', 'revise', 'copy'];
 async function readForm(teamId: string, form: FormData) {
 	const file = form.get('file');
 	if (!(file instanceof File) || file.size === 0)
-		return { ok: false as const, failure: { path: ['file'], message: 'Choose a file first.' } };
+		return { ok: false as const, failure: { path: ['file'], message: say(texts.chooseAFile) } };
 	const bytes = new Uint8Array(await file.arrayBuffer());
 	return readDrillFile(await useDb(), teamId, { bytes, name: file.name });
 }

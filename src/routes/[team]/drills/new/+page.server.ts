@@ -7,6 +7,8 @@ import { findDrill } from '$lib/server/repositories/drills';
 import { saveDrill } from '$lib/server/usecases/drills/saveDrill';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 /** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
 export const load: PageServerLoad = ({ params, url }) =>
@@ -17,10 +19,11 @@ export const load: PageServerLoad = ({ params, url }) =>
 		if (from === null)
 			return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
 		const model = await findDrill(db, params.team, from);
-		if (!model) error(404, 'There is no such drill on this shelf.');
-		if (rung === null) return { team, drill: { ...model, name: `${model.name}, again` } };
+		if (!model) error(404, say(texts.noDrillOnShelf));
+		if (rung === null)
+			return { team, drill: { ...model, name: say(texts.copyOf, { name: model.name }) } };
 		const drill = drillOfRung(model, rung);
-		if (!drill) error(404, 'There is no such rung of this drill.');
+		if (!drill) error(404, say(texts.noRung));
 		return { team, drill };
 	});
 

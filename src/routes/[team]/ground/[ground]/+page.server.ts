@@ -10,6 +10,8 @@ import { nextPractice } from '$lib/server/repositories/practices';
 import { removeGround, saveGround } from '$lib/server/usecases/team/saveGround';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
@@ -18,7 +20,7 @@ export const load: PageServerLoad = ({ params }) =>
 		const shelf = await searchDrills(db, params.team, '');
 		const grounds = await listGrounds(db, params.team);
 		const ground = grounds.find(({ id }) => id === params.ground);
-		if (!ground) error(404, 'There is no such ground.');
+		if (!ground) error(404, say(texts.noGround));
 		const next = await nextPractice(db, params.team, today);
 		return {
 			team: { id: team.id, name: team.name, timeZone: team.timeZone },

@@ -3,11 +3,13 @@ import { reading } from '$lib/server/app';
 import { listDays } from '$lib/server/repositories/practices';
 import { loadBoard } from '$lib/server/usecases/views';
 import type { PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const board = await loadBoard(db, params.team, params.practice);
-		if (!board) error(404, 'There is no such practice.');
+		if (!board) error(404, say(texts.noPractice));
 		const days = await listDays(db, params.team);
 		const others = days.filter(({ id }) => id !== params.practice);
 		// As text: it is all plain JSON, and the way of the pages takes several times as long over it.

@@ -10,6 +10,8 @@ import { listTemplates } from '$lib/server/repositories/templates';
 import { createPractice, findModel } from '$lib/server/usecases/practices/createPractice';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
@@ -18,9 +20,9 @@ export const load: PageServerLoad = ({ params, url }) =>
 			from: url.searchParams.get('from') ?? undefined,
 			template: url.searchParams.get('template') ?? undefined
 		});
-		if (!model.ok) error(404, 'There is nothing of this name to start with.');
+		if (!model.ok) error(404, say(texts.nothingToStartWith));
 		const surroundings = await loadSurroundings(db, params.team, { day: today });
-		if (!surroundings) error(404, 'There is no such team.');
+		if (!surroundings) error(404, say(texts.noTeam));
 		const { team, players, adults } = surroundings;
 		const grounds = await listGrounds(db, params.team);
 		const practices = await listPracticeFacts(db, params.team);

@@ -8,11 +8,13 @@ import { deleteTemplate, listTemplates } from '$lib/server/repositories/template
 import { keepTemplate, NewTemplate } from '$lib/server/usecases/practices/keepTemplate';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
 		const team = await findTeam(db, params.team);
-		if (!team) error(404, 'There is no such team.');
+		if (!team) error(404, say(texts.noTeam));
 		return {
 			team: { id: team.id, name: team.name },
 			templates: await listTemplates(db, params.team),
@@ -39,6 +41,6 @@ export const actions: Actions = {
 	remove: async ({ params, request }) => {
 		const id = textField(await request.formData(), 'template');
 		const isDone = await deleteTemplate(await useDb(), params.team as string, id);
-		if (!isDone) return fail(400, { misfit: { path: ['template'], message: 'is not there' } });
+		if (!isDone) return fail(400, { misfit: { path: ['template'], message: say(texts.isGone) } });
 	}
 };

@@ -8,13 +8,15 @@ import { factsStored, savePerson } from '$lib/server/usecases/people/savePerson'
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 export const load: PageServerLoad = ({ params }) =>
 	reading(async (db) => {
 		const today = await todayOf(db, params.team);
 		const { team } = await requireSurroundings(db, params.team, today);
 		const person = await loadPerson(db, params.team, params.person);
-		if (!person) error(404, 'There is no such player in this squad.');
+		if (!person) error(404, say(texts.noPlayer));
 		return { team, today, stamp: stampOf(factsStored(person.person)), ...person };
 	});
 
@@ -28,7 +30,7 @@ export const actions: Actions = {
 	remove: async ({ params: { team: teamId, person: id } }) => {
 		const db = await useDb();
 		const isGone = await changeAlone(db, teamId, (tx) => deletePerson(tx, teamId, id));
-		if (!isGone) error(404, 'There is no such player.');
+		if (!isGone) error(404, say(texts.noPlayerAnywhere));
 		redirect(303, `/${encodeURIComponent(teamId)}/squad`);
 	}
 };

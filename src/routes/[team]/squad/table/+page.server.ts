@@ -13,6 +13,8 @@ import {
 } from '$lib/server/usecases/people/squadCsv';
 import { readShape } from '../../../../doors';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 /** Rows and lines that are shown; the counts are of all. */
 const MOST_SHOWN = 20;
@@ -23,7 +25,7 @@ const ENCODINGS = ['auto', 'utf-8', 'windows-1252', 'utf-16le'];
 export const load: PageServerLoad = ({ params }) =>
 	onSnapshot(async (db) => {
 		const team = await findTeam(db, params.team);
-		if (!team) error(404, 'There is no such team.');
+		if (!team) error(404, say(texts.noTeam));
 		return { team };
 	});
 
@@ -58,7 +60,7 @@ async function tableOf(form: FormData): Promise<Result<CsvTable, string>> {
 	const corrected = readShape(Corrected, json(form, 'corrected'));
 	if (corrected.ok) return ok({ ...corrected.value, delimiter: '', encoding: '' });
 	const file = form.get('file');
-	if (!(file instanceof File) || file.size === 0) return notRead('Choose a file first.');
+	if (!(file instanceof File) || file.size === 0) return notRead(say(texts.chooseAFile));
 	if (file.size > MOST_BYTES)
 		return notRead(
 			`${file.name} has ${(file.size / 1e6).toFixed(1)} MB; a table of players has 1 MB at most.`
@@ -81,7 +83,7 @@ async function readForm(teamId: string, form: FormData): Promise<Result<Read, st
 	const surroundings = await onSnapshot(async (db) =>
 		loadSurroundings(db, teamId, { day: await todayOf(db, teamId) })
 	);
-	if (!surroundings) return notRead('There is no such team.');
+	if (!surroundings) return notRead(say(texts.noTeam));
 	const table = await tableOf(form);
 	if (!table.ok) return table;
 	const { team, players } = surroundings;

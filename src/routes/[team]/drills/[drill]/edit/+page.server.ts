@@ -6,13 +6,15 @@ import { findDrill } from '$lib/server/repositories/drills';
 import { drillStored, saveDrill } from '$lib/server/usecases/drills/saveDrill';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 /** The newest revision, or an older one that is to be taken back. */
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
 		const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
 		const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
-		if (!drill) error(404, 'There is no such drill on this shelf.');
+		if (!drill) error(404, say(texts.noDrillOnShelf));
 		const newest = await findDrill(db, params.team, params.drill);
 		const stamp = stampOf(drillStored(newest ?? drill));
 		return { team: { id, name, sport, skillAreas, units }, drill, stamp };

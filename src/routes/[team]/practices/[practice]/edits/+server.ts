@@ -11,6 +11,8 @@ import {
 } from '$lib/server/usecases/practices/saveEdits';
 import { readJson, readShape } from '../../../../../doors';
 import type { RequestHandler } from './$types';
+import { say } from '$lib/server/say';
+import texts from '$texts/refusals';
 
 const MOST_EDITS = 500;
 
@@ -29,7 +31,7 @@ export const GET: RequestHandler = async ({ params, url }) => {
 	if (!ids.ok) error(400, misfitText({ ...ids.failure, path: ['ids', ...ids.failure.path] }));
 	const { team: teamId, practice: practiceId } = params;
 	const found = await findKnown(await useDb(), { teamId, practiceId, edits: ids.value });
-	if (!found) error(404, 'There is no such practice.');
+	if (!found) error(404, say(texts.noPractice));
 	return json({ ...found.current, known: found.known });
 };
 
