@@ -31,7 +31,7 @@ export default defineConfig({
 				test: {
 					name: 'server',
 					environment: 'node',
-					include: ['src/lib/**/*.test.ts', 'src/hooks/**/*.test.ts'],
+					include: ['src/{lib,routes}/**/*.test.ts'],
 					exclude: ['src/lib/server/database/several.test.ts'],
 					globalSetup: ['tests/support/databaseTemplate.ts'],
 					pool: 'forks',

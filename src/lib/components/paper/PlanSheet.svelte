@@ -18,7 +18,7 @@
 		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window, say) }))
 	);
 	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
-	const surname = (id: string) => {
+	const shortName = (id: string) => {
 		const player = context.playerById.get(id);
 		return player ? `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim() : id;
 	};
@@ -139,7 +139,7 @@
 							<span class="narrow"
 								>{group.players
 									.filter((id) => practice.expected.includes(id))
-									.map(surname)
+									.map(shortName)
 									.join(', ')}</span
 							>
 						</li>
