@@ -3,7 +3,7 @@ import { areaOf } from '../model/skill';
 import { type Evaluation, type PlayedRun, type RunStep, stepsOf } from '../playing';
 import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
-import { byEvaluation } from './byEvaluation';
+import { onceFor } from './onceFor';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
 import { recopy, withDrill, withoutBlock } from './fixes';
 
@@ -32,7 +32,7 @@ export interface BlockRule<Code extends FindingCode = FindingCode> {
 }
 
 /** Every block with a drill, in order of its first run. */
-export const playedBlocks = byEvaluation((evaluation): PlayedBlock[] => {
+export const playedBlocks = onceFor((evaluation: Evaluation): PlayedBlock[] => {
 	const runs = new Map<string, PlayedRun[]>();
 	for (const played of evaluation.runs) {
 		const { block, drill } = played.run;

@@ -7,12 +7,14 @@ export const clearSpace = overBlocks({
 	code: 'clear-space',
 	severity: 'stop',
 	find(played) {
-		const { evaluation, runs } = played;
+		const { evaluation, runs, steps } = played;
+		const { limits } = evaluation.context;
+		if (steps.every(({ drill }) => clearOf(drill, limits) === 0)) return null;
 		const { block } = runs[0].run;
 		for (const second of startsWithin(played)) {
 			const laid = laidCopies(evaluation, second);
 			for (const own of laid.filter((copy) => copy.played.run.block === block)) {
-				const clear = clearOf(own.drill, evaluation.context.limits);
+				const clear = clearOf(own.drill, limits);
 				for (const other of clear > 0 ? laid : []) {
 					if (other === own || other.played.run.players.length === 0) continue;
 					const gap = gapBetween(own, other);

@@ -2,7 +2,7 @@ import type { Period } from '../model/practice';
 import { fitToTime, resizePeriods } from '../building';
 import { evaluate, type Evaluation } from '../playing';
 import { applyEdit, type Edit, plannedMinutes } from '../practice';
-import { byEvaluation } from './byEvaluation';
+import { onceFor } from './onceFor';
 import type { Fault, Rule, Severity, Trouble } from './finding';
 import { harderBlock } from './harderBlock';
 import { RANK, troublesIn } from './rules';
@@ -23,7 +23,7 @@ function keyOf({ code, at: { period, block, player, adult, zone }, values }: Tro
 }
 
 /** Every trouble of a practice with its weight, by key. */
-const weights = byEvaluation(
+const weights = onceFor(
 	(evaluation): ReadonlyMap<string, { severity: Severity; weight: number }> =>
 		new Map(
 			troublesIn(evaluation).flatMap(({ rule, troubles }) =>

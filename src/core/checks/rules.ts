@@ -1,6 +1,7 @@
+import type { Evaluation } from '../playing';
 import { adultsFewAt, adultsFewThere } from './adultsFew';
 import { adultTwice } from './adultTwice';
-import { byEvaluation } from './byEvaluation';
+import { onceFor } from './onceFor';
 import { blockEmpty } from './blockEmpty';
 import { cannotRun } from './cannotRun';
 import { clearSpace } from './clearSpace';
@@ -80,6 +81,6 @@ export interface Found {
 }
 
 /** Everything that is wrong in a played practice, rule by rule, each place by itself. */
-export const troublesIn = byEvaluation((evaluation): readonly Found[] =>
+export const troublesIn = onceFor((evaluation: Evaluation): readonly Found[] =>
 	RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }))
 );

@@ -8,16 +8,17 @@ import {
 } from '../playing';
 import type { Edit } from '../practice';
 import { kitNeeded } from '../sizing';
+import { onceFor } from './onceFor';
 import { playedBlocks, type PlayedBlock } from './blockRule';
 
 /** Seconds at which something begins while a block runs: what is needed at once changes only there. */
-export function startsWithin({ steps, evaluation }: PlayedBlock): number[] {
+export const startsWithin = onceFor(({ steps, evaluation }: PlayedBlock): number[] => {
 	const [from, to] = [steps[0].fromSecond, steps[steps.length - 1].toSecond];
 	const starts = playedBlocks(evaluation).flatMap((played) =>
 		played.steps.map(({ fromSecond }) => fromSecond)
 	);
 	return [...new Set([from, ...starts.filter((at) => at > from && at < to)])].sort((a, b) => a - b);
-}
+});
 
 /** The steps that are run at a second, one for each running copy. */
 export const stepsAt = ({ steps }: PlayedBlock, second: number): RunStep[] =>

@@ -5,7 +5,7 @@ export default messages({
 	leave: 'Leave',
 	stay: 'Stay',
 	theyAreKeptInThisBrowser: 'They are kept in this browser and are back when you return.',
-	somebodyElseHasSavedThisMeanwhile: 'Somebody else has saved this meanwhile.',
+	somebodyElseHasSavedThis: 'Somebody else has saved this in the meantime.',
 	keepMine: 'Keep mine',
 	takeTheirs: 'Take theirs',
 	notSaved: 'Not saved.',

@@ -40,7 +40,7 @@
 		/>
 	{:else if draft?.newest}
 		<div class="ask" role="alert">
-			<strong>{say(texts.somebodyElseHasSavedThisMeanwhile)}</strong>
+			<strong>{say(texts.somebodyElseHasSavedThis)}</strong>
 			<button type="button" class="link" onclick={() => draft.keepMine(form)}
 				>{say(texts.keepMine)}</button
 			>
