@@ -14,7 +14,7 @@ test('a new team starts from a sport kit and lands on an empty practice; the dem
 	await page.getByLabel(/^Players, one per line/).fill('7 Ada Lind\n8 Bo Farrow\nCy Ötker');
 	await page.getByLabel('Oldest, years').fill('11');
 	await page.getByRole('button', { name: 'Create team' }).click();
-	await expect(page.getByText('is younger than the youngest').first()).toBeVisible();
+	await expect(page.getByText('must be at least').first()).toBeVisible();
 	await page.getByLabel('Oldest, years').fill('13');
 	await page.getByRole('button', { name: 'Create team' }).click();
 	await expect(page.getByText('This practice is empty. Put a warm-up')).toBeVisible();

@@ -24,7 +24,7 @@ function keyOf({ code, at: { period, block, player, adult, zone }, values }: Tro
 
 /** Every trouble of a practice with its weight, by key. */
 const weights = onceFor(
-	(evaluation): ReadonlyMap<string, { severity: Severity; weight: number }> =>
+	(evaluation: Evaluation): ReadonlyMap<string, { severity: Severity; weight: number }> =>
 		new Map(
 			troublesIn(evaluation).flatMap(({ rule, troubles }) =>
 				troubles.map((trouble) => [

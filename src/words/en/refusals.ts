@@ -42,7 +42,7 @@ export default messages({
 	cellsDiffer: 'has {cells, plural, one {# cell} other {# cells}}, but the heading has {headings}',
 	notInTeam: 'is not in this team',
 	notAPractice: 'is not one of this team’s {practices}',
-	howLate: 'enter how many minutes late',
+	howLate: 'How many minutes late?',
 	attendanceChanged:
 		'was changed in the meantime to {state, select, late {{minutes} min late} here {coming} other {absent}}. Save again to keep yours.',
 	somebodyTwice: 'has somebody twice',
