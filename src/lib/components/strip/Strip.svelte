@@ -19,11 +19,12 @@
 	const seconds = $derived(Math.max(1, evaluation.seconds));
 	const rows = $derived(mostIdleFirst(evaluation.figures.players));
 	const rowHeight = $derived(Math.max(2.5, Math.min(14, height / Math.max(1, rows.length))));
+	const gap = $derived(rowHeight > 4 ? 1 : 0.5);
 	const scale = $derived((width - LABEL) / seconds);
 	const paths = $derived(
 		statePaths(
 			rows.map(({ player }) => evaluation.players.get(player) ?? []),
-			{ rowHeight, gap: rowHeight > 4 ? 1 : 0.5, scale, markSeconds: 60 }
+			{ rowHeight, scale, markSeconds: 60 }
 		)
 	);
 	const named = (index: number) =>
@@ -91,7 +92,7 @@
 			>
 				<g transform="translate({LABEL} 0)">
 					{#each STATES as { state, fill } (state)}
-						<path d={paths.get(state) ?? ''} {fill} />
+						<path d={paths.get(state) ?? ''} stroke={fill} stroke-width={rowHeight - gap} />
 					{/each}
 					<path
 						d="M{view.now * scale} 0V{rowHeight * rows.length}"

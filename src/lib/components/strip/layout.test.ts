@@ -43,8 +43,8 @@ describe('the strip', () => {
 		expect(inMarks([], 60)).toEqual([]);
 	});
 
-	test('draws one outline a state over all rows', () => {
-		const paths = statePaths(tracks, { rowHeight: 5, gap: 1, scale: 0.1, markSeconds: 60 });
+	test('draws one path a state over all rows', () => {
+		const paths = statePaths(tracks, { rowHeight: 5, scale: 0.1, markSeconds: 60 });
 		expect([...paths.keys()]).toContain('wait');
 		for (const path of paths.values()) expect(path).not.toMatch(/NaN|undefined|-h/);
 		expect(paths.get('water')?.match(/M/g)?.length).toBeGreaterThanOrEqual(tracks.length);

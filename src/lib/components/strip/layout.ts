@@ -14,13 +14,12 @@ export function inMarks(
 	track: Track,
 	seconds: number
 ): { fromSecond: number; toSecond: number; state: State }[] {
-	// On the path of every change, a thousand marks each time: no sorting, and one look-up a stretch.
-	const owed = new Map<State, { state: State; seconds: number }>();
+	// On the path of every change, a thousand marks each time: the few states lie side by side in a list.
+	const owed: { state: State; seconds: number }[] = [];
 	const owedOf = (state: State) => {
-		const known = owed.get(state);
-		if (known) return known;
+		for (const each of owed) if (each.state === state) return each;
 		const none = { state, seconds: 0 };
-		owed.set(state, none);
+		owed.push(none);
 		return none;
 	};
 	const marks: { fromSecond: number; toSecond: number; state: State }[] = [];
@@ -35,8 +34,8 @@ export function inMarks(
 			at = until;
 		}
 		// Of states that are owed the same, the one that came first.
-		let [most] = owed.values();
-		for (const each of owed.values()) if (each.seconds > most.seconds) most = each;
+		let [most] = owed;
+		for (const each of owed) if (each.seconds > most.seconds) most = each;
 		most.seconds -= to - from;
 		const { state } = most;
 		const last = marks.at(-1);
@@ -49,25 +48,19 @@ export function inMarks(
 /** A length in hundredths of a pixel: enough to see, and short to write. */
 const hundredths = (length: number) => Math.round(length * 100) / 100;
 
-/** One outline a state over all rows: a few paths draw thousands of stretches. */
+/** One path a state, a stroke a stretch along the middle of its row: a few short paths draw thousands of stretches. */
 export function statePaths(
 	tracks: readonly Track[],
-	{
-		rowHeight,
-		gap,
-		scale,
-		markSeconds
-	}: { rowHeight: number; gap: number; scale: number; markSeconds: number }
+	{ rowHeight, scale, markSeconds }: { rowHeight: number; scale: number; markSeconds: number }
 ): Map<State, string> {
 	const parts = new Map<State, string[]>();
 	for (const [row, track] of tracks.entries()) {
-		const y = row * rowHeight;
-		const height = rowHeight - gap;
+		const y = hundredths((row + 0.5) * rowHeight);
 		for (const { state, fromSecond, toSecond } of inMarks(track, markSeconds)) {
 			const x = hundredths(fromSecond * scale);
 			const width = hundredths((toSecond - fromSecond) * scale);
 			const list = parts.get(state) ?? [];
-			list.push(`M${x} ${y}h${width}v${height}h-${width}z`);
+			list.push(`M${x} ${y}h${width}`);
 			parts.set(state, list);
 		}
 	}
