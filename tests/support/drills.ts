@@ -65,9 +65,25 @@ export const anyDrill: fc.Arbitrary<Drill> = fc
 		everyTurns: fc.integer({ min: 2, max: 4 }),
 		everySeconds: halfSeconds(5, 60),
 		sides: fc.constantFrom(null, 0, 1, 2),
-		upTo: fc.boolean()
+		upTo: fc.boolean(),
+		result: fc.option(
+			fc.record({
+				share: fc.integer({ min: 1, max: 9 }).map((tenths) => tenths / 10),
+				isBack: fc.boolean(),
+				named: fc.array(fc.boolean(), { minLength: 4, maxLength: 4 })
+			})
+		),
+		loads: fc.array(
+			fc.record({
+				kind: fc.constantFrom('throws', 'jumps'),
+				count: fc.integer({ min: 1, max: 9 }),
+				onFirst: fc.boolean()
+			}),
+			{ maxLength: 3 }
+		)
 	})
-	.map(({ spots, shift, work, headway, every, everyTurns, everySeconds, sides, upTo }) => {
+	.map(({ spots, shift, work, headway, every, sides, upTo, ...more }) => {
+		const { everyTurns, everySeconds, result, loads } = more;
 		const isRing = shift && spots.every(({ unit }) => unit === undefined);
 		const opens = upTo && !isRing;
 		const listed = spots.map((spot, index) =>
@@ -75,16 +91,33 @@ export const anyDrill: fc.Arbitrary<Drill> = fc
 		);
 		const needed = spots.reduce((sum, { count }) => sum + count, 0);
 		const overlaps = headway < work;
+		const isBack = isRing && result?.isBack === true;
+		const before = (k: number) => spots[(k + spots.length - 1) % spots.length].id;
+		const special = spots.flatMap(({ id }, k): [string, string][] =>
+			isBack ? [[id, before(k)]] : result?.named[k] ? [[id, id]] : []
+		);
 		return simpleDrill({
 			spots: listed,
 			group: { min: needed, ideal: needed + 2, max: needed + 8 },
-			turn: { workSeconds: work, headwaySeconds: headway },
+			turn: {
+				workSeconds: work,
+				headwaySeconds: headway,
+				...(loads.length > 0 && {
+					loads: loads.map(({ kind, count, onFirst }) => ({
+						...{ kind, count },
+						...(onFirst && { spots: [spots[0].id] })
+					}))
+				})
+			},
 			rotation: {
 				moves: isRing
 					? Object.fromEntries(spots.map(({ id }, k) => [id, spots[(k + 1) % spots.length].id]))
 					: {},
 				...(every === 'turns' && !overlaps && { everyTurns }),
-				...(every === 'seconds' && !overlaps && { everySeconds })
+				...(every === 'seconds' && !overlaps && { everySeconds }),
+				...(every === 'turn' &&
+					!overlaps &&
+					result && { result: { share: result.share, moves: Object.fromEntries(special) } })
 			},
 			...(sides !== null && {
 				sides: { names: ['left', 'right'], ...(sides > 0 && { everyTurns: sides }) }

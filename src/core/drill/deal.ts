@@ -1,4 +1,5 @@
 import type { System } from './system';
+import { isWork } from './tally';
 
 /** A player as the lines see one: who, and of which unit. */
 export interface Runner {
@@ -54,4 +55,15 @@ export function deal(system: System, players: readonly Runner[]): number[][] {
 export function dealInOrder(system: System, start: ReadonlyMap<string, number>): number[][] {
 	let next = 0;
 	return system.spots.map(({ id }) => Array.from({ length: start.get(id) ?? 0 }, () => next++));
+}
+
+/** Deals players to the worker and opponent spots first, and only then to those that serve. */
+export function dealToWorkFirst(system: System, players: readonly Runner[]): number[][] {
+	const indices = system.spots.map((_, index) => index);
+	const order = [
+		...indices.filter((index) => isWork(system.spots[index])),
+		...indices.filter((index) => !isWork(system.spots[index]))
+	];
+	const dealt = deal({ ...system, spots: order.map((index) => system.spots[index]) }, players);
+	return indices.map((index) => dealt[order.indexOf(index)]);
 }

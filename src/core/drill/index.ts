@@ -2,13 +2,21 @@ export { deal, type Runner } from './deal';
 export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
 export { resolveDrill } from './resolve';
-export { runTurns, type TurnOnGround } from './run';
-export { fewestFirst, simulate } from './simulate';
+export type { TurnOnGround } from './run';
+export { simulate } from './simulate';
+export {
+	isByTurns,
+	playClimb,
+	TOO_MANY_PASSES,
+	type Leg,
+	type Pass,
+	type ReadyStep
+} from './climb';
 export { drillMisfit, faultOf } from './soundness';
 export { asTheDrill, changedFields, withChange, type RungField } from './changing';
 export { renameSpots, type SpotNames } from './renaming';
 export { timingOf, turnsOn, type Tap, type Timing } from './timing';
 export { blankDrill, drillOfRung } from './drafting';
 export { SimulateInput, type PlayerSums, SimulateOutput, Spread } from './simulateShapes';
-export { adultPlaces, checkPlayers, playerSystem, type System } from './system';
-export { isWork, tallyTurns, type Tally } from './tally';
+export { adultPlaces, checkPlayers, playerSystem, playerSystems, type System } from './system';
+export { addLoads, isWork, type Tally } from './tally';

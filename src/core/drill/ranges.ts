@@ -96,6 +96,23 @@ function* checkGroup({ group, spots }: Drill): Generator<Check> {
 	);
 }
 
+/** Moves after a share of the turns: turns that end one after another, and all of them move on. */
+function* checkResult(
+	{ result, everyTurns, everySeconds }: Drill['rotation'],
+	overlaps: boolean
+): Generator<Check> {
+	if (!result) return;
+	const at = ['drill', 'rotation', 'result'];
+	yield need(
+		result.share > 0 && result.share < 1,
+		[...at, 'share'],
+		`expected more than 0 and less than 1, got ${result.share}`
+	);
+	yield need((everyTurns ?? 1) === 1, at, 'expected none beside everyTurns over 1');
+	yield need(everySeconds === undefined, at, 'expected none beside everySeconds');
+	yield need(!overlaps, at, 'expected none where turns overlap (headwaySeconds under workSeconds)');
+}
+
 function* checkTimes({ turn, rotation, sides }: Drill): Generator<Check> {
 	for (const key of ['workSeconds', 'headwaySeconds'] as const)
 		yield need(
@@ -114,6 +131,12 @@ function* checkTimes({ turn, rotation, sides }: Drill): Generator<Check> {
 		['drill', 'rotation', 'everySeconds'],
 		`expected more than 0 seconds, got ${everySeconds}`
 	);
+	for (const [index, { count }] of (turn.loads ?? []).entries())
+		yield need(
+			count > 0,
+			['drill', 'turn', 'loads', index, 'count'],
+			`expected more than 0, got ${count}`
+		);
 	const holdsBack = (everyTurns ?? 1) > 1;
 	const overlaps = turn.headwaySeconds < turn.workSeconds - SAME_INSTANT;
 	yield need(
@@ -131,6 +154,7 @@ function* checkTimes({ turn, rotation, sides }: Drill): Generator<Check> {
 		['drill', 'rotation', 'everySeconds'],
 		'expected none where turns overlap (headwaySeconds under workSeconds)'
 	);
+	yield* checkResult(rotation, overlaps);
 	if (!sides) return;
 	yield need(sides.names.length > 0, ['drill', 'sides', 'names'], 'expected at least one side');
 	yield need(
@@ -145,20 +169,44 @@ function* checkTimes({ turn, rotation, sides }: Drill): Generator<Check> {
 	);
 }
 
-function* checkNames({ spots, rotation, fixtures, rungs }: Drill): Generator<Check> {
+/** Every spot that a drill's words and numbers name, with its place. */
+function* namedSpots({ turn, skills, cues }: Drill): Generator<{ id: string; at: Path }> {
+	for (const [index, { spots = [] }] of (turn.loads ?? []).entries())
+		for (const [k, id] of spots.entries()) yield { id, at: ['turn', 'loads', index, 'spots', k] };
+	for (const [index, { spots = [] }] of skills.entries())
+		for (const [k, id] of spots.entries()) yield { id, at: ['skills', index, 'spots', k] };
+	for (const [index, { spot }] of cues.entries())
+		if (spot !== undefined) yield { id: spot, at: ['cues', index, 'spot'] };
+}
+
+function* checkNames(drill: Drill): Generator<Check> {
+	const { spots, rotation, fixtures, rungs, sides } = drill;
 	const spotIds = spots.map(({ id }) => id);
 	yield need(
 		repeated(spotIds) === undefined,
 		['drill', 'spots'],
 		`expected different ids, got "${repeated(spotIds)}" twice`
 	);
-	for (const [from, to] of Object.entries(rotation.moves))
-		for (const id of [from, to])
-			yield need(
-				spotIds.includes(id),
-				['drill', 'rotation', 'moves', from],
-				`expected spots of the drill, got "${id}"`
-			);
+	const moves: [Path, Readonly<Record<string, string>>][] = [
+		[['moves'], rotation.moves],
+		[['result', 'moves'], rotation.result?.moves ?? {}]
+	];
+	for (const [at, each] of moves)
+		for (const [from, to] of Object.entries(each))
+			for (const id of [from, to])
+				yield need(
+					spotIds.includes(id),
+					['drill', 'rotation', ...at, from],
+					`expected spots of the drill, got "${id}"`
+				);
+	for (const { id, at } of namedSpots(drill))
+		yield need(spotIds.includes(id), ['drill', ...at], `expected a spot of the drill, got "${id}"`);
+	for (const name of Object.keys(sides?.mirror ?? {}))
+		yield need(
+			sides?.names.includes(name) === true,
+			['drill', 'sides', 'mirror', name],
+			`expected a side of the drill, got "${name}"`
+		);
 	const rungIds = rungs.map(({ id }) => id);
 	yield need(
 		repeated(rungIds) === undefined,

@@ -9,7 +9,11 @@ function renamedFields<Fields extends Partial<RungChange>>(
 	names: SpotNames
 ): Fields {
 	const of = (id: string) => (Object.hasOwn(names, id) ? names[id] : id);
-	const { spots, rotation, paths, cues } = fields;
+	const { spots, skills, turn, rotation, paths, cues } = fields;
+	const moved = (moves: Readonly<Record<string, string>>) =>
+		Object.fromEntries(Object.entries(moves).map(([from, to]) => [of(from), of(to)]));
+	const onSpots = <Part extends { spots?: string[] }>(part: Part): Part =>
+		part.spots ? { ...part, spots: part.spots.map(of) } : part;
 	const end = <End>(at: End) => (typeof at === 'string' ? of(at) : at);
 	return {
 		...fields,
@@ -17,11 +21,14 @@ function renamedFields<Fields extends Partial<RungChange>>(
 		...(rotation && {
 			rotation: {
 				...rotation,
-				moves: Object.fromEntries(
-					Object.entries(rotation.moves).map(([from, to]) => [of(from), of(to)])
-				)
+				moves: moved(rotation.moves),
+				...(rotation.result && {
+					result: { ...rotation.result, moves: moved(rotation.result.moves) }
+				})
 			}
 		}),
+		...(skills && { skills: skills.map(onSpots) }),
+		...(turn?.loads && { turn: { ...turn, loads: turn.loads.map(onSpots) } }),
 		...(paths && {
 			paths: paths.map((path) => ({ ...path, from: end(path.from), to: end(path.to) }))
 		}),

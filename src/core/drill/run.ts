@@ -10,12 +10,12 @@ export interface TurnOnGround {
 	readonly startSecond: number;
 	/** Start plus work; may lie after the end of the run. */
 	readonly endSecond: number;
-	/** False where the run ended first: such a turn gives no turn, rep, help or side. */
+	/** False where the time was over first: such a turn gives no turn, rep, help or side. */
 	readonly complete: boolean;
 	/** Index of the side it was started on, 0 where the drill has none. */
 	readonly side: number;
-	/** Whether its players move on; otherwise they go back to the front of their own line. */
-	readonly movesOn: boolean;
+	/** For each spot of the system, where its players go; null for the front of their own line. */
+	readonly leadsTo: readonly (number | null)[];
 	/** Players by index, those of the first spot first. */
 	readonly players: readonly number[];
 	/** For each of `players`, the index of the spot in the system. */
@@ -26,8 +26,16 @@ export interface TurnOnGround {
 export interface RunPlan {
 	readonly drill: Pick<Drill, 'turn' | 'rotation' | 'sides'>;
 	readonly system: System;
-	/** Seconds that the drill runs, talk not counted. */
+	/** The second at which the time is over; talk is not counted. */
 	readonly runSeconds: number;
+	/** The second at which it begins, 0 where it is not said. */
+	readonly fromSecond?: number;
+	/** The most turns that it starts; as many as there is time for where it is not said. */
+	readonly mostTurns?: number;
+	/** Index of the side that all turns are on; as the drill changes them where it is not said. */
+	readonly side?: number;
+	/** Turns that were started and that ended in earlier runs of the same step: they are counted on. */
+	readonly counts?: { started: number; ended: number };
 }
 
 /** A turn while the run still writes it. */
@@ -36,15 +44,22 @@ type OpenTurn = { -readonly [Key in keyof TurnOnGround]: TurnOnGround[Key] } & {
 	spots: number[];
 };
 
+/** How far the turns that go the other way are apart: even, and never in step with the length of a line. */
+const GOLDEN = 0.6180339887498949;
+
+/** Whether the k-th ended turn, from 1, is one of the share of turns whose players go the other way. */
+export const isSpecial = (k: number, share: number): boolean => (k * GOLDEN) % 1 >= 1 - share;
+
 /** Says when the players of an ended turn move on; the others go back to the front of their line. */
-function rotationClock({ everyTurns = 1, everySeconds }: Drill['rotation']) {
+function rotationClock({ everyTurns = 1, everySeconds }: Drill['rotation'], fromSecond: number) {
 	let ended = 0;
-	let mark = everySeconds ?? 0;
+	let mark = fromSecond + (everySeconds ?? 0);
 	return (endSecond: number): boolean => {
 		ended += 1;
 		if (everySeconds === undefined) return ended % everyTurns === 0;
 		if (endSecond < mark - SAME_INSTANT) return false;
-		mark = (Math.floor((endSecond + SAME_INSTANT) / everySeconds) + 1) * everySeconds;
+		const past = Math.floor((endSecond - fromSecond + SAME_INSTANT) / everySeconds);
+		mark = fromSecond + (past + 1) * everySeconds;
 		return true;
 	};
 }
@@ -59,6 +74,9 @@ function sideClock(sides: Drill['sides'], runSeconds: number) {
 			: Math.min(count - 1, Math.floor((startSecond + SAME_INSTANT) / (runSeconds / count)));
 }
 
+/** Nobody moves on: all go back to the front of their own line. */
+const STAY: readonly null[] = [];
+
 /** A run while it goes on: who stands in which line, and which turns are under way. */
 class Run {
 	readonly #lines: Lines;
@@ -68,42 +86,47 @@ class Run {
 	readonly #mosts: number[];
 	readonly #movesOn: (endSecond: number) => boolean;
 	readonly #sideOf: (turn: number, startSecond: number) => number;
+	readonly #before: { started: number; ended: number };
 
 	constructor(
 		private readonly plan: RunPlan,
 		dealt: readonly (readonly number[])[],
 		private readonly show: (turn: TurnOnGround) => void
 	) {
-		const { drill, system, runSeconds } = plan;
+		const { drill, system, runSeconds, fromSecond = 0, side, counts } = plan;
 		this.#lines = new Lines(
 			dealt,
 			dealt.reduce((sum, line) => sum + line.length, 0)
 		);
 		this.#counts = system.spots.map(({ count }) => count);
 		this.#mosts = system.spots.map(({ count, upTo }) => upTo ?? count);
-		this.#movesOn = rotationClock(drill.rotation);
-		this.#sideOf = sideClock(drill.sides, runSeconds);
+		this.#movesOn = rotationClock(drill.rotation, fromSecond);
+		this.#sideOf = side === undefined ? sideClock(drill.sides, runSeconds) : () => side;
+		this.#before = counts ?? { started: 0, ended: 0 };
 	}
 
-	/** Turn after turn until the time is over. */
-	toEnd(): void {
-		const { drill, runSeconds } = this.plan;
-		let started = 0;
-		let second = 0;
-		while (second < runSeconds - SAME_INSTANT) {
+	/** Turn after turn until the time is over, or until the last of its turns. Gives the second after it. */
+	toEnd(): number {
+		const { drill, runSeconds, fromSecond = 0, mostTurns = Infinity } = this.plan;
+		const { headwaySeconds } = drill.turn;
+		let second = fromSecond;
+		for (let started = 0; started < mostTurns && second < runSeconds - SAME_INSTANT;) {
 			while (this.#open.length > 0 && this.#open[0].endSecond <= second + SAME_INSTANT)
 				this.#end(this.#open.shift() as OpenTurn);
 			if (this.#canStart()) {
 				this.#start(started, second);
 				started += 1;
-				second += drill.turn.headwaySeconds;
+				second += headwaySeconds;
 			} else if (this.#open.length > 0) second = this.#open[0].endSecond;
 			else throw new Error('A balanced drill stood still: its lines never fill again');
 		}
+		// The last turns end where there is time; who comes after waits for the last of them.
 		for (const turn of this.#open) {
-			turn.complete = turn.endSecond <= runSeconds + SAME_INSTANT;
-			this.show(turn);
+			second = Math.max(second, turn.endSecond);
+			if (turn.endSecond <= runSeconds + SAME_INSTANT) this.#end(turn);
+			else this.show(turn);
 		}
+		return second;
 	}
 
 	#canStart(): boolean {
@@ -117,11 +140,12 @@ class Run {
 			number,
 			startSecond,
 			endSecond: startSecond + this.plan.drill.turn.workSeconds,
-			side: this.#sideOf(number, startSecond),
+			side: this.#sideOf(this.#before.started, startSecond),
 			complete: false,
-			movesOn: false,
+			leadsTo: STAY,
 			...this.#takeOn()
 		});
+		this.#before.started += 1;
 	}
 
 	/** Takes those who go on from the fronts of their lines. */
@@ -145,30 +169,39 @@ class Run {
 		return { players, spots };
 	}
 
+	/** Where the players of a turn that has just ended go. */
+	#leadsOf({ endSecond }: OpenTurn): readonly (number | null)[] {
+		const { leadsTo, result } = this.plan.system;
+		this.#before.ended += 1;
+		if (result && isSpecial(this.#before.ended, result.share)) return result.leadsTo;
+		return this.#movesOn(endSecond) ? leadsTo : STAY;
+	}
+
 	/** Shows a turn that is over; its players go where the drill sends them, or back to the front. */
 	#end(turn: OpenTurn): void {
 		const { players, spots } = turn;
-		const { leadsTo } = this.plan.system;
 		turn.complete = true;
-		turn.movesOn = this.#movesOn(turn.endSecond);
+		turn.leadsTo = this.#leadsOf(turn);
 		this.show(turn);
-		if (turn.movesOn)
-			for (let k = 0; k < players.length; k += 1)
-				this.#lines.joinBack(leadsTo[spots[k]], players[k]);
-		else
-			for (let k = players.length - 1; k >= 0; k -= 1) this.#lines.joinFront(spots[k], players[k]);
+		for (let k = 0; k < players.length; k += 1) {
+			const to = turn.leadsTo[spots[k]] ?? null;
+			if (to !== null) this.#lines.joinBack(to, players[k]);
+		}
+		for (let k = players.length - 1; k >= 0; k -= 1)
+			if ((turn.leadsTo[spots[k]] ?? null) === null) this.#lines.joinFront(spots[k], players[k]);
 	}
 }
 
 /**
  * Runs a drill from dealt lines until `runSeconds` and shows every turn, in order of their starts,
  * once it has ended or the run is over. A turn starts at the earliest time, a headway after the
- * one before, at which every line holds its count; at one instant ends come before starts.
+ * one before, at which every line holds its count; at one instant ends come before starts. Gives the
+ * second at which the next run may begin: a headway after its last start, once its last turn has ended.
  */
 export function runTurns(
 	plan: RunPlan,
 	dealt: readonly (readonly number[])[],
 	show: (turn: TurnOnGround) => void
-): void {
-	new Run(plan, dealt, show).toEnd();
+): number {
+	return new Run(plan, dealt, show).toEnd();
 }

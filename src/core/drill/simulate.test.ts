@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { anyDrill, simpleDrill } from '../../../tests/support/drills';
 import { simulateSlowly } from '../../../tests/support/slowSimulator';
 import { simulate, type SimulateInput } from '.';
+import { isSpecial } from './run';
 import type { Drill } from '../model/drill';
 import { placeOf } from '../../../tests/support/place';
 
@@ -41,13 +42,82 @@ describe('simulate', () => {
 				const slow = simulateSlowly(drill, players, minutes * 60);
 				expect(fast.turns).toBe(slow.turns);
 				fast.perPlayer.forEach((player, k) => {
-					const { sides, ...sums } = slow.sums[k];
+					const { sides, loads, ...sums } = slow.sums[k];
 					expect(player).toMatchObject(sums);
+					expect(player.loads ?? {}).toEqual(loads);
 					if (drill.sides) expect(Object.values(player.sides ?? {})).toEqual(sides);
 				});
 			}),
 			{ seed: 20270406, numRuns: 300 }
 		);
+	});
+
+	test('agrees with it on climbs by turns, of two drills in one, on any side', () => {
+		const climbs = fc.record({
+			first: anyDrill,
+			second: anyDrill,
+			more: fc.integer({ min: 0, max: 6 }),
+			minutes: fc.integer({ min: 1, max: 6 }),
+			turns: fc.array(fc.integer({ min: 1, max: 5 }), { minLength: 1, maxLength: 4 }),
+			sides: fc.array(fc.constantFrom('left', 'right', undefined), { minLength: 4, maxLength: 4 })
+		});
+		fc.assert(
+			fc.property(climbs, ({ first, second, more, minutes, turns, sides }) => {
+				const { spots, group, turn, rotation } = second;
+				const set = { spots, group, turn, rotation, ...(second.sides && { sides: second.sides }) };
+				const change = { id: 'b', name: 'B', change: 'b', lever: 'pace' as const, set };
+				const drill = { ...first, rungs: [change] };
+				const resolved = { ...drill, ...set };
+				const steps = turns.map((count, k) => {
+					const each = k % 2 === 0 ? drill : resolved;
+					const side = each.sides ? sides[k] : undefined;
+					return { drill: each, turns: count, ...(side && { side }) };
+				});
+				const players = Array.from(
+					{ length: Math.max(first.group.min, group.min) + more },
+					(_, k) => ({ id: `p${k}` })
+				);
+				const climb = steps.map(({ drill: _drill, ...step }, k) => ({
+					...step,
+					...(k % 2 === 1 && { rung: 'b' })
+				}));
+				const fast = value({ drill, players, minutes, climb });
+				const slow = simulateSlowly(steps, players, minutes * 60);
+				expect(fast.steps?.map((step) => step.turns)).toEqual(slow.turnsOf);
+				fast.perPlayer.forEach((player, k) => {
+					const { sides: slowSides, loads, ...sums } = slow.sums[k];
+					expect(player).toMatchObject(sums);
+					expect(player.loads ?? {}).toEqual(loads);
+					if (player.sides) expect(Object.values(player.sides)).toEqual(slowSides);
+				});
+			}),
+			{ seed: 1604, numRuns: 300 }
+		);
+	});
+
+	test('spreads the turns that go the other way evenly, and starves nobody', () => {
+		for (let tenths = 1; tenths <= 9; tenths += 1) {
+			const share = tenths / 10;
+			const special = Array.from({ length: 1000 }, (_, k) => Number(isSpecial(k + 1, share)));
+			for (let from = 0; from + 50 <= special.length; from += 50) {
+				const some = special.slice(from, from + 50).reduce((sum, one) => sum + one, 0);
+				expect(Math.abs(some - 50 * share)).toBeLessThan(3);
+			}
+		}
+		const stays = simpleDrill({
+			spots: [
+				{ id: 'holder', role: 'worker', count: 1 },
+				{ id: 'challenger', role: 'opponent', count: 1, line: true }
+			],
+			rotation: {
+				moves: { holder: 'challenger', challenger: 'holder' },
+				result: { share: 0.4, moves: { challenger: 'challenger' } }
+			}
+		});
+		for (let players = 3; players <= 9; players += 1) {
+			const { reps } = value({ drill: stays, players, minutes: 20 });
+			expect(reps.min).toBeGreaterThan(reps.mean / 2);
+		}
 	});
 
 	test('gives every second of every player to one thing, and shares that add up to one', () => {

@@ -1,20 +1,26 @@
 import { mean } from 'd3-array';
 import { badInput, fail, ok, type Failure, type Outcome, type Path } from '../base';
 import type { Drill } from '../model/drill';
-import { deal, dealInOrder, type Runner } from './deal';
+import type { ClimbStep } from '../model/practice';
+import { legsOf, playClimb, TOO_MANY_PASSES, type Leg, type ReadyStep } from './climb';
+import { dealInOrder, type Runner } from './deal';
 import { checkMinutes, checkPlayerCount, checkRanges, firstFailure } from './ranges';
 import { resolveDrill } from './resolve';
-import { runTurns } from './run';
-import { checkPlayers, playerSystem, type System } from './system';
-import { tallyTurns, type Tally } from './tally';
+import { checkPlayers, playerSystems, type System } from './system';
+import { addLoads, type Tally } from './tally';
 import type { SimulateInput, SimulateOutput, Spread } from './simulateShapes';
 
-/** One stretch of a simulation, resolved and checked. */
-interface Step {
-	drill: Drill;
-	system: System;
-	runSeconds: number;
+/** A step as it was asked for, with the place of its fields. */
+interface AskedStep {
+	rung?: string;
+	side?: string;
+	minutes?: number;
+	turns?: number;
+	at: Path;
 }
+
+/** The most turns of a step. */
+const MOST_TURNS = 500;
 
 /** The players of an input as a list: numbers become "1", "2", …, texts are ids. */
 export function listRunners(players: SimulateInput['players']): Runner[] {
@@ -34,19 +40,32 @@ function checkRunners(players: SimulateInput['players']): Failure | null {
 	return checkPlayerCount(players.length);
 }
 
-/** The stretches asked for, with the paths of their fields; a failure where they contradict. */
-function listStretches(
-	input: SimulateInput
-): Outcome<{ rung?: string; minutes: number; at: Path }[]> {
-	const { climb, rung, minutes } = input;
-	if (!climb) {
-		if (minutes === undefined) return fail(badInput(['minutes'], 'expected minutes, or a climb'));
-		return ok([{ rung, minutes, at: [] }]);
+/** The steps of a climb, all of one kind; a failure where they contradict each other or the input. */
+function climbSteps(input: SimulateInput, climb: readonly ClimbStep[]): Outcome<AskedStep[]> {
+	const [first] = climb;
+	const isByTurns = first?.turns !== undefined;
+	for (const key of ['rung', 'start'] as const)
+		if (input[key] !== undefined) return fail(badInput([key], 'expected none beside a climb'));
+	if (!first) return fail(badInput(['climb'], 'expected at least one step'));
+	if (!isByTurns && input.minutes !== undefined)
+		return fail(badInput(['minutes'], 'expected none beside a climb by minutes'));
+	if (isByTurns && input.minutes === undefined)
+		return fail(badInput(['minutes'], 'expected minutes beside a climb by turns'));
+	for (const [index, { minutes, turns }] of climb.entries()) {
+		if ((minutes === undefined) === (turns === undefined))
+			return fail(badInput(['climb', index], 'expected either minutes or turns'));
+		if ((turns !== undefined) !== isByTurns)
+			return fail(badInput(['climb', index], 'expected steps that all have minutes, or all turns'));
 	}
-	for (const key of ['rung', 'minutes', 'start'] as const)
-		if (input[key] !== undefined) return fail(badInput([key], `expected none beside a climb`));
-	if (climb.length === 0) return fail(badInput(['climb'], 'expected at least one step'));
 	return ok(climb.map((step, index) => ({ ...step, at: ['climb', index] })));
+}
+
+/** The steps asked for; a failure where they contradict. */
+function listSteps(input: SimulateInput): Outcome<AskedStep[]> {
+	const { climb, rung, minutes } = input;
+	if (climb) return climbSteps(input, climb);
+	if (minutes === undefined) return fail(badInput(['minutes'], 'expected minutes, or a climb'));
+	return ok([{ ...(rung !== undefined && { rung }), minutes, at: [] }]);
 }
 
 /** The failure, with the rung that it was found on: a rung may have replaced the field it names. */
@@ -83,70 +102,133 @@ function checkStart({ start }: SimulateInput, system: System, players: number): 
 		: badInput(['start'], `expected ${players} players in all, got ${sum}`);
 }
 
-/** Resolves and checks every stretch: each kind of check over all of them before the next kind. */
-function prepare(input: SimulateInput, players: number): Outcome<Step[]> {
-	const stretches = listStretches(input);
-	if (!stretches.ok) return stretches;
-	const drills: Drill[] = [];
-	for (const { rung, at } of stretches.value) {
-		const drill = resolveDrill(input.drill, rung, [...at, 'rung']);
-		if (!drill.ok) return drill;
-		drills.push(drill.value);
+/** The drill of a step on its rung, and the index of its side. */
+function resolveStep(
+	drill: Drill,
+	{ rung, side, at }: AskedStep
+): Outcome<{ drill: Drill; side: number | null }> {
+	const resolved = resolveDrill(drill, rung, [...at, 'rung']);
+	if (!resolved.ok) return resolved;
+	const names = resolved.value.sides?.names ?? [];
+	const index = side === undefined ? null : names.indexOf(side);
+	return index === null || index >= 0
+		? ok({ drill: resolved.value, side: index })
+		: fail(
+				badInput(
+					[...at, 'side'],
+					`"${side}" is no side of "${drill.id}"; it has ${names.map((name) => `"${name}"`).join(', ') || 'none'}`
+				)
+			);
+}
+
+const checkTurns = ({ turns, at }: AskedStep) =>
+	turns === undefined || (Number.isSafeInteger(turns) && turns >= 1 && turns <= MOST_TURNS)
+		? null
+		: badInput([...at, 'turns'], `expected a whole number from 1 to ${MOST_TURNS}, got ${turns}`);
+
+/** The minutes and turns of all steps, in range. */
+function* timeChecks(
+	{ climb, minutes }: SimulateInput,
+	asked: readonly AskedStep[]
+): Generator<Failure | null> {
+	if (climb && minutes !== undefined) yield checkMinutes(minutes, ['minutes']);
+	for (const step of asked)
+		yield step.minutes === undefined
+			? checkTurns(step)
+			: checkMinutes(step.minutes, [...step.at, 'minutes']);
+}
+
+/** Resolves and checks every step: each kind of check over all of them before the next kind. */
+function prepare(input: SimulateInput, players: number): Outcome<Leg[]> {
+	const listed = listSteps(input);
+	if (!listed.ok) return listed;
+	const asked = listed.value;
+	const steps: { drill: Drill; side: number | null }[] = [];
+	for (const each of asked) {
+		const step = resolveStep(input.drill, each);
+		if (!step.ok) return step;
+		steps.push(step.value);
 	}
 	const outOfRange =
-		firstFailure(
-			stretches.value.map(({ minutes, at }) => checkMinutes(minutes, [...at, 'minutes']))
-		) ??
+		firstFailure(timeChecks(input, asked)) ??
 		firstFailure(inputChecks(input)) ??
-		firstFailure(drills.map((drill, k) => onRung(checkRanges(drill), stretches.value[k].rung)));
+		firstFailure(steps.map(({ drill }, k) => onRung(checkRanges(drill), asked[k].rung)));
 	if (outOfRange) return fail(outOfRange);
-	const steps: Step[] = [];
-	for (const [k, { minutes, rung }] of stretches.value.entries()) {
-		const system = playerSystem(drills[k], input.adults ?? 0);
-		if (!system.ok) return fail(onRung(system.failure, rung) as Failure);
-		const runSeconds = minutes * 60 * (1 - (input.stopShare ?? 0));
-		steps.push({ drill: drills[k], system: system.value, runSeconds });
-	}
+	const systems = playerSystems(
+		steps.map(({ drill }) => drill),
+		() => input.adults ?? 0
+	);
+	if (!systems.ok) return fail(onRung(systems.failure, asked[systems.at].rung) as Failure);
 	const short =
-		checkStart(input, steps[0].system, players) ??
+		checkStart(input, systems.value[0], players) ??
 		firstFailure(
-			steps.map(({ system }, k) => onRung(checkPlayers(system, players), stretches.value[k].rung))
+			systems.value.map((system, k) => onRung(checkPlayers(system, players), asked[k].rung))
 		);
-	return short ? fail(short) : ok(steps);
+	if (short) return fail(short);
+	const seconds = (minutes = 0) => minutes * 60 * (1 - (input.stopShare ?? 0));
+	return ok(
+		legsOf(
+			steps.map((step, k) => ({
+				...step,
+				system: systems.value[k],
+				turns: asked[k].turns ?? null,
+				runSeconds: seconds(asked[k].minutes)
+			})),
+			seconds(input.minutes)
+		)
+	);
 }
 
-/** Runs one stretch from given lines and sums it up by player. */
-export function tallyStep({ drill, system, runSeconds }: Step, lines: readonly number[][]): Tally {
+/** Runs one stretch of a drill from given lines and sums it up by player. */
+export function tallyStep(
+	step: Pick<ReadyStep, 'drill' | 'system'> & { runSeconds: number },
+	lines: number[][]
+): Tally {
 	const players = lines.reduce((sum, line) => sum + line.length, 0);
-	const sides = drill.sides?.names.length ?? 1;
-	const tally = tallyTurns(system, { players, sides, runSeconds });
-	runTurns({ drill, system, runSeconds }, lines, tally.add);
-	return tally.finish();
-}
-
-/** Those with the fewest reps first; of equal ones the given order. Indices of players. */
-export function fewestFirst(reps: readonly number[]): number[] {
-	return reps.map((_, player) => player).sort((a, b) => reps[a] - reps[b] || a - b);
+	const leg = { steps: [{ ...step, side: null, turns: null }], runSeconds: step.runSeconds };
+	const runners = Array.from({ length: players }, (_, index) => ({ id: String(index) }));
+	return (playClimb([leg], { runners, start: lines }) as Tally[])[0];
 }
 
 function spread(values: readonly number[]): Spread {
 	return { min: Math.min(...values), mean: mean(values) ?? 0, max: Math.max(...values) };
 }
 
+/** What a player did, spot by spot, over all steps: every spot that players hold in any of them. */
+function bySpot(steps: readonly ReadyStep[], tallies: readonly Tally[], player: number) {
+	const had = new Map<string, { turns: number; activeSeconds: number }>();
+	for (const [k, { system }] of steps.entries())
+		for (const [spot, { id }] of system.spots.entries()) {
+			const so = had.get(id) ?? { turns: 0, activeSeconds: 0 };
+			so.turns += tallies[k].spotTurns[spot][player];
+			so.activeSeconds += tallies[k].spotSeconds[spot][player];
+			had.set(id, so);
+		}
+	return Object.fromEntries(had);
+}
+
 /** Sums over the steps of a climb, by player. */
-function sumUp(runners: readonly Runner[], steps: readonly Step[], tallies: readonly Tally[]) {
+function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readonly Tally[]) {
+	const steps = legs.flatMap((leg) => leg.steps);
 	const sum = (of: (tally: Tally) => number[], player: number) => {
 		let total = 0;
 		for (const tally of tallies) total += of(tally)[player];
 		return total;
 	};
-	const running = steps.reduce((total, { runSeconds }) => total + runSeconds, 0);
+	const running = legs.reduce((total, { runSeconds }) => total + runSeconds, 0);
 	const names = [...new Set(steps.flatMap(({ drill }) => drill.sides?.names ?? []))];
 	const sideReps = (name: string, player: number) =>
 		steps.reduce((total, { drill }, k) => {
 			const side = drill.sides?.names.indexOf(name) ?? -1;
 			return side < 0 ? total : total + tallies[k].sides[side][player];
 		}, 0);
+	const hasLoads = steps.some(({ drill }) => drill.turn.loads !== undefined);
+	const loadsOf = (player: number) => {
+		const loads = new Map<string, number>();
+		for (const [k, { drill, system }] of steps.entries())
+			addLoads(loads, { drill, system, tally: tallies[k] }, player);
+		return Object.fromEntries(loads);
+	};
 	return runners.map(({ id }, player) => {
 		const activeSeconds = sum((tally) => tally.activeSeconds, player);
 		const helpSeconds = sum((tally) => tally.helpSeconds, player);
@@ -160,42 +242,32 @@ function sumUp(runners: readonly Runner[], steps: readonly Step[], tallies: read
 			longestWaitSeconds: Math.max(...tallies.map((tally) => tally.longestWaitSeconds[player])),
 			...(names.length > 0 && {
 				sides: Object.fromEntries(names.map((name) => [name, sideReps(name, player)]))
-			})
+			}),
+			...(hasLoads && { loads: loadsOf(player) }),
+			bySpot: bySpot(steps, tallies, player)
 		};
 	});
 }
 
 /**
  * What a group of players gets from a drill: turns, and for each player (in given order) reps, help,
- * busy and waiting seconds, the longest wait and the reps by side. `share` is of all players' whole
- * time, with the coach's talk as `listen`. A `climb` adds `steps`. Fails with `bad-input`,
- * `unbalanced-rotation` or `too-few-players`; the input's schema has been checked before.
+ * busy and waiting seconds, the longest wait, the reps by side, what it costs a body, and turns and busy
+ * seconds by spot. `share` is of all players' whole time, with the coach's talk as `listen`. A `climb`
+ * adds `steps`. Fails with `bad-input`, `unbalanced-rotation` or `too-few-players`; the input's schema
+ * has been checked before.
  */
 export function simulate(input: SimulateInput): Outcome<SimulateOutput> {
 	const runners = listRunners(input.players);
 	const prepared = prepare(input, runners.length);
 	if (!prepared.ok) return prepared;
-	const steps = prepared.value;
-	const tallies: Tally[] = [];
-	const repsSoFar = runners.map(() => 0);
-	for (const step of steps) {
-		const order = fewestFirst(repsSoFar);
-		const lines = input.start
-			? dealInOrder(step.system, new Map(Object.entries(input.start)))
-			: deal(
-					step.system,
-					order.map((player) => runners[player])
-				);
-		const tally = tallyStep(
-			step,
-			lines.map((line) => line.map((place) => order[place]))
-		);
-		tally.reps.forEach((reps, player) => (repsSoFar[player] += reps));
-		tallies.push(tally);
-	}
-	const perPlayer = sumUp(runners, steps, tallies);
+	const legs = prepared.value;
+	const start =
+		input.start && dealInOrder(legs[0].steps[0].system, new Map(Object.entries(input.start)));
+	const tallies = playClimb(legs, { runners, ...(start && { start }) });
+	if (!tallies) return fail(TOO_MANY_PASSES);
+	const perPlayer = sumUp(runners, legs, tallies);
 	const stopShare = input.stopShare ?? 0;
-	const running = steps.reduce((total, { runSeconds }) => total + runSeconds, 0);
+	const running = legs.reduce((total, { runSeconds }) => total + runSeconds, 0);
 	const shareOf = (seconds: (player: (typeof perPlayer)[number]) => number) =>
 		((mean(perPlayer, seconds) ?? 0) / running) * (1 - stopShare);
 	return ok({

@@ -23,7 +23,9 @@ export const SimulateInput = Type.Object(
 			]),
 			'How many players, or their ids in the order of the line, or ids with units'
 		),
-		minutes: Type.Optional(says(Type.Number(), 'Minutes that it runs, over 0; not with a climb')),
+		minutes: Type.Optional(
+			says(Type.Number(), 'Minutes that it runs, over 0; beside a climb by turns alone')
+		),
 		rung: Type.Optional(says(Key, 'Id of the rung; the drill itself where it is not said')),
 		climb: Type.Optional(says(Type.Array(ClimbStep), 'Rungs one after another, instead of one')),
 		adults: Type.Optional(says(Type.Number(), 'Adults who may hold spots, 0 or more')),
@@ -62,6 +64,25 @@ export const PlayerSums = Type.Object(
 		longestWaitSeconds: says(Type.Number(), 'Longest wait at a stretch, seconds'),
 		sides: Type.Optional(
 			says(Type.Record(Type.String(), Type.Number()), 'Turns on each side, by its name')
+		),
+		loads: Type.Optional(
+			says(
+				Type.Record(Type.String(), Type.Number()),
+				'What the turns cost a body, by kind; where the drill says any'
+			)
+		),
+		bySpot: says(
+			Type.Record(
+				Type.String(),
+				Type.Object(
+					{
+						turns: says(Type.Number(), 'Full turns on it'),
+						activeSeconds: says(Type.Number(), 'Busy seconds on it, helping too')
+					},
+					closed
+				)
+			),
+			'Turns and busy time by spot'
 		)
 	},
 	closed

@@ -4,7 +4,7 @@ import { resolveDrill } from './resolve';
 import { simulate } from './simulate';
 
 /** The first name of a spot or a rung in a drill's ways and words that stands for none; null where all do. */
-function strangeName({ spots, paths = [], cues, faults = [], rungs }: Drill): Failure | null {
+function strangeName({ spots, paths = [], faults = [], rungs }: Drill): Failure | null {
 	const isSpot = (name: unknown) => typeof name !== 'string' || spots.some(({ id }) => id === name);
 	const isRung = (name: string | undefined) =>
 		name === undefined || rungs.some(({ id }) => id === name);
@@ -13,8 +13,6 @@ function strangeName({ spots, paths = [], cues, faults = [], rungs }: Drill): Fa
 	for (const [index, { from, to }] of paths.entries())
 		for (const [end, name] of Object.entries({ from, to }))
 			if (!isSpot(name)) return refuse(['paths', index, end], 'a spot', name);
-	for (const [index, { spot }] of cues.entries())
-		if (!isSpot(spot)) return refuse(['cues', index, 'spot'], 'a spot', spot);
 	for (const [index, { rung }] of faults.entries())
 		if (!isRung(rung)) return refuse(['faults', index, 'rung'], 'a rung', rung);
 	for (const [index, { needs = [] }] of rungs.entries())

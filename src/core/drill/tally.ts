@@ -1,3 +1,4 @@
+import type { Drill } from '../model/drill';
 import type { System } from './system';
 import type { TurnOnGround } from './run';
 
@@ -11,6 +12,10 @@ export interface Tally {
 	longestWaitSeconds: number[];
 	/** Reps by side, then by player. */
 	sides: number[][];
+	/** Full turns by spot of the system, then by player. */
+	spotTurns: number[][];
+	/** Busy seconds by spot of the system, then by player. */
+	spotSeconds: number[][];
 }
 
 /** Says of each spot of a system whether being on it is work (worker, opponent) or help. */
@@ -18,10 +23,38 @@ export function isWork({ role }: { role: string }): boolean {
 	return role === 'worker' || role === 'opponent';
 }
 
-/** Counts turns as a run shows them; `finish` closes the waits and gives the sums. */
+/** When each player was busy last, and the longest that each has waited since. */
+export class Waits {
+	readonly longest: number[];
+	readonly #busyUntil: number[];
+
+	constructor(players: number) {
+		this.longest = new Array<number>(players).fill(0);
+		this.#busyUntil = new Array<number>(players).fill(0);
+	}
+
+	/** A player is busy from a second to another. */
+	busy(player: number, from: number, until: number): void {
+		this.#waitUntil(player, from);
+		this.#busyUntil[player] = until;
+	}
+
+	/** The time is over: all who are not busy have waited until now. */
+	close(second: number): void {
+		for (let player = 0; player < this.longest.length; player += 1) this.#waitUntil(player, second);
+	}
+
+	#waitUntil(player: number, second: number): void {
+		const wait = second - this.#busyUntil[player];
+		if (wait > this.longest[player]) this.longest[player] = wait;
+	}
+}
+
+/** Counts turns as a run shows them, up to `runSeconds`; `waits` may run on over several systems. */
 export function tallyTurns(
 	system: System,
-	{ players, sides, runSeconds }: { players: number; sides: number; runSeconds: number }
+	{ players, sides, runSeconds }: { players: number; sides: number; runSeconds: number },
+	waits: Waits
 ) {
 	const zeros = () => new Array<number>(players).fill(0);
 	const tally: Tally = {
@@ -30,18 +63,14 @@ export function tallyTurns(
 		help: zeros(),
 		activeSeconds: zeros(),
 		helpSeconds: zeros(),
-		longestWaitSeconds: zeros(),
-		sides: Array.from({ length: sides }, zeros)
+		longestWaitSeconds: waits.longest,
+		sides: Array.from({ length: sides }, zeros),
+		spotTurns: system.spots.map(zeros),
+		spotSeconds: system.spots.map(zeros)
 	};
-	const busyUntil = zeros();
 	const works = system.spots.map(isWork);
 	const joins = system.spots.map(({ joinsAtSeconds }) => joinsAtSeconds ?? 0);
 	const repsPerTurn = system.spots.map(({ repsPerTurn: reps }) => reps ?? 1);
-
-	function waitUntil(player: number, second: number): void {
-		const wait = second - busyUntil[player];
-		if (wait > tally.longestWaitSeconds[player]) tally.longestWaitSeconds[player] = wait;
-	}
 
 	function add({ startSecond, endSecond, complete, side, players: on, spots }: TurnOnGround): void {
 		const until = Math.min(endSecond, runSeconds);
@@ -50,21 +79,31 @@ export function tallyTurns(
 			const player = on[k];
 			const spot = spots[k];
 			const from = startSecond + joins[spot];
+			if (complete) tally.spotTurns[spot][player] += 1;
 			if (complete && works[spot]) {
 				tally.reps[player] += repsPerTurn[spot];
 				tally.sides[side][player] += repsPerTurn[spot];
 			} else if (complete) tally.help[player] += 1;
 			if (until <= from) continue;
-			waitUntil(player, from);
-			busyUntil[player] = until;
+			waits.busy(player, from, until);
+			tally.spotSeconds[spot][player] += until - from;
 			(works[spot] ? tally.activeSeconds : tally.helpSeconds)[player] += until - from;
 		}
 	}
 
-	function finish(): Tally {
-		for (let player = 0; player < players; player += 1) waitUntil(player, runSeconds);
-		return tally;
-	}
+	return { tally, add };
+}
 
-	return { add, finish };
+/** What a player's turns of a tally cost a body, added to what is there by kind. */
+export function addLoads(
+	loads: Map<string, number>,
+	{ drill, system, tally }: { drill: Pick<Drill, 'turn'>; system: System; tally: Tally },
+	player: number
+): void {
+	for (const { kind, count, spots } of drill.turn.loads ?? [])
+		for (const [index, spot] of system.spots.entries()) {
+			const isOn = spots ? spots.includes(spot.id) : isWork(spot);
+			const turns = isOn ? tally.spotTurns[index][player] : 0;
+			loads.set(kind, (loads.get(kind) ?? 0) + count * turns);
+		}
 }

@@ -3,7 +3,9 @@ import { byKey, closed, Id, Key, Name, Point, SkillId, Text, says } from './fiel
 import { LEVERS } from './levers';
 
 export const Role = Type.Enum(['worker', 'opponent', 'feeder', 'helper']);
-export const SpotHolder = Type.Enum(['player', 'adult', 'either']);
+export const SpotHolder = Type.Enum(['player', 'adult', 'either', 'marker']);
+
+const SpotIds = Type.Array(Key);
 
 /** A place in a drill with a job: who stands there, how many, from which line. */
 export const Spot = Type.Object(
@@ -23,7 +25,12 @@ export const Spot = Type.Object(
 		line: Type.Optional(
 			says(Type.Boolean(), 'Whether those who wait stand in a line of its own here')
 		),
-		by: Type.Optional(says(SpotHolder, 'Who may hold it; players where it is not said')),
+		by: Type.Optional(
+			says(
+				SpotHolder,
+				'Who holds it: a player, an adult, either, or a marker (a cone, a mannequin) that needs nobody; players where it is not said'
+			)
+		),
 		unit: Type.Optional(
 			says(Key, 'Id of the only unit whose players hold it; anybody where it is not said')
 		),
@@ -48,6 +55,18 @@ export const Spot = Type.Object(
 	closed
 );
 
+/** What a full turn costs a body: so many throws, jumps, metres of sprint. */
+const Load = Type.Object(
+	{
+		kind: says(Key, 'What is counted, a word of the team: throws, jumps, sprint metres'),
+		count: says(Type.Number(), 'How many of it a full turn takes, over 0'),
+		spots: Type.Optional(
+			says(SpotIds, 'Spots whose players it costs; workers and opponents where it is not said')
+		)
+	},
+	closed
+);
+
 const Turn = Type.Object(
 	{
 		workSeconds: says(Type.Number(), 'Seconds that a turn lasts, 0.5 to 3600'),
@@ -56,7 +75,10 @@ const Turn = Type.Object(
 			'Seconds from the start of a turn to the start of the next, 0.5 to 3600'
 		),
 		shortSeconds: Type.Optional(says(Type.Number(), 'Seconds of a short turn, where they differ')),
-		longSeconds: Type.Optional(says(Type.Number(), 'Seconds of a long turn, where they differ'))
+		longSeconds: Type.Optional(says(Type.Number(), 'Seconds of a long turn, where they differ')),
+		loads: Type.Optional(
+			says(Type.Array(Load), 'What a full turn costs a body; entries of one kind add up')
+		)
 	},
 	closed
 );
@@ -72,6 +94,21 @@ const Rotation = Type.Object(
 		),
 		everySeconds: Type.Optional(
 			says(Type.Number(), 'Seconds after which they move on, over 0, instead of turns')
+		),
+		result: Type.Optional(
+			says(
+				Type.Object(
+					{
+						share: says(Type.Number(), 'Share of turns that go so, over 0 and under 1'),
+						moves: says(
+							byKey(Key, Key),
+							'The spot that they go to after such a turn, by spot; who is not in it plays on, one named to itself joins the back of its line'
+						)
+					},
+					closed
+				),
+				'Other moves after a share of the turns: the winner stays, say'
+			)
 		)
 	},
 	closed
@@ -145,6 +182,12 @@ const changeable = {
 					focus: says(
 						Type.Enum(['main', 'second']),
 						'Whether it is a main skill of the drill or a second one'
+					),
+					spots: Type.Optional(
+						says(
+							SpotIds,
+							'Spots whose players learn it; workers and opponents where it is not said'
+						)
 					)
 				},
 				closed
@@ -173,6 +216,12 @@ const changeable = {
 					names: says(Type.Array(Name), 'Their names, such as left and right'),
 					everyTurns: Type.Optional(
 						says(Type.Number(), 'Turns after which the side changes, 1 or more')
+					),
+					mirror: Type.Optional(
+						says(
+							byKey(Name, Type.Enum(['x', 'y'])),
+							'Sides that are drawn and played mirrored, by name: `x` left and right change places, `y` near and far'
+						)
 					)
 				},
 				closed
@@ -214,7 +263,8 @@ const changeable = {
 				{
 					item: says(Key, 'Its name, one of it'),
 					count: says(Type.Number({ minimum: 0 }), 'How many, 0 or more'),
-					per: says(Type.Enum(['copy', 'player']), 'Whether for each copy or for each player')
+					per: says(Type.Enum(['copy', 'player']), 'Whether for each copy or for each player'),
+					or: Type.Optional(says(Type.Array(Key), 'What may stand in for it, the best first'))
 				},
 				closed
 			)
@@ -310,7 +360,8 @@ const changeable = {
 					say: says(Text, 'The words, few'),
 					spot: Type.Optional(
 						says(Key, 'The spot that they are for; everyone where it is not said')
-					)
+					),
+					young: Type.Optional(says(Text, 'A plainer way to say it to the young'))
 				},
 				closed
 			)
@@ -333,6 +384,20 @@ const changeable = {
 		)
 	),
 	calls: Type.Optional(says(Type.Array(Text), 'What players call to each other')),
+	questions: Type.Optional(
+		says(
+			Type.Array(
+				Type.Object(
+					{
+						ask: says(Text, 'The question'),
+						hope: says(Text, 'The answer that is hoped for')
+					},
+					closed
+				)
+			),
+			'What to ask players, so that they find it themselves'
+		)
+	),
 	prompts: Type.Optional(
 		says(Type.Array(Text), 'What is called out at random, to be answered by what they do')
 	),

@@ -5,11 +5,20 @@ import { MOST_PLAYERS } from './squad';
 /** How much a period matters when time is short. */
 export const Rank = Type.Enum(['must', 'should', 'could']);
 
-/** A step of a climb: a rung of the drill, itself where none is named, and the minutes on it. */
+/**
+ * A step of a climb: a rung of the drill, itself where none is named, and the minutes or the turns on it.
+ * All steps of a climb have minutes, or all have turns: these run again from the first until time is over.
+ */
 export const ClimbStep = Type.Object(
 	{
 		rung: Type.Optional(says(Key, 'Id of the rung; the drill itself where it is not said')),
-		minutes: says(Type.Number(), 'Minutes on it, over 0')
+		minutes: Type.Optional(says(Type.Number(), 'Minutes on it, over 0; not beside turns')),
+		turns: Type.Optional(
+			says(Type.Number(), 'Turns until the next step, 1 to 500; not beside minutes')
+		),
+		side: Type.Optional(
+			says(Name, 'Name of the side that all its turns are on; they change as the drill says else')
+		)
 	},
 	closed
 );
@@ -32,14 +41,25 @@ const MOST = {
 const Players = Type.Array(Id, { maxItems: MOST_PLAYERS });
 const Adults = Type.Array(Id, { maxItems: MOST.adults });
 
-/** The steps of a block's climb; their minutes are weights where a block is stretched or a slot is short. */
+/**
+ * The steps of a block's climb; their minutes are weights where a block is stretched or a slot is short.
+ * All have minutes, or all have turns.
+ */
 export const Climb = Type.Array(
 	Type.Object(
 		{
 			...ClimbStep.properties,
-			minutes: says(
-				Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
-				'Minutes on it, over 0; weights where the block is stretched'
+			minutes: Type.Optional(
+				says(
+					Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
+					'Minutes on it, over 0; weights where the block is stretched'
+				)
+			),
+			turns: Type.Optional(
+				says(
+					Type.Integer({ minimum: 1, maximum: 500 }),
+					'Turns until the next step, in place of minutes'
+				)
 			)
 		},
 		closed
@@ -70,7 +90,8 @@ export const Copy = Type.Object(
 			says(PartId, 'Id of a group of the period: its players run it, and `players` beside them')
 		),
 		players: says(Players, 'Ids of players who run it, beside those of the group'),
-		adults: says(Adults, 'Ids of the adults who stand with it')
+		adults: says(Adults, 'Ids of the adults who stand with it'),
+		climb: Type.Optional(says(Climb, "Its own steps, in place of the block's"))
 	},
 	closed
 );
@@ -97,6 +118,19 @@ export const GamePlan = Type.Object(
 			),
 			'The shifts one after another'
 		)
+	},
+	closed
+);
+
+/** What a game starts from: so that it is played as the last minutes of a close one, say. */
+const Scenario = Type.Object(
+	{
+		score: Type.Optional(says(Name, 'The score, such as 1-2')),
+		secondsLeft: Type.Optional(
+			says(Type.Integer({ minimum: 0, maximum: 7200 }), 'Seconds left to play')
+		),
+		possession: Type.Optional(says(Name, 'Who has the ball')),
+		restart: Type.Optional(says(Name, 'How play starts'))
 	},
 	closed
 );
@@ -130,6 +164,9 @@ export const Block = Type.Object(
 			'Share of its time that it is stopped to talk, 0 to 0.9'
 		),
 		side: Type.Optional(says(Name, 'The side on which it is done, where the drill has any')),
+		scenario: Type.Optional(says(Scenario, 'What the game starts from')),
+		shows: Type.Optional(says(Id, 'Id of the player who goes first and shows it')),
+		counting: Type.Optional(says(Text, 'What is counted here')),
 		lineup: Type.Optional(says(GamePlan, 'Who plays where in which shift of a game')),
 		note: Type.Optional(says(Text, 'A note of the coach')),
 		why: Type.Optional(says(Text, 'Why it is here'))

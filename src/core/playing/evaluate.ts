@@ -2,7 +2,7 @@ import type { Zone } from '../model/team';
 import type { PeriodKind, Practice } from '../model/practice';
 import { type Context, playsAlike } from '../practice';
 import { type Figures, figuresOf } from './figures';
-import { type PlayedRun, playRun } from './playRun';
+import { type PlayedRun, playRun, replayed } from './playRun';
 import { arrivesAt, type PeriodWindow, periodWindows, type PlannedRun, planRuns } from './schedule';
 import type { Interval, State, Track } from './timelineShapes';
 
@@ -58,14 +58,13 @@ const runKey = ({ copy, slot }: PlannedRun) => `${slot} ${copy.id}`;
 const sameList = (a: readonly string[], b: readonly string[]) =>
 	a.length === b.length && a.every((id, index) => id === b[index]);
 
-/** Whether a run is played just as another was: everything that playing depends on is the same. */
+/** Whether a run is played just as another was, at whatever time: all that playing depends on is the same. */
 function isSameRun(a: PlannedRun, b: PlannedRun): boolean {
 	return (
 		a.block === b.block &&
 		a.copy === b.copy &&
 		a.drill === b.drill &&
-		a.fromSecond === b.fromSecond &&
-		a.toSecond === b.toSecond &&
+		a.toSecond - a.fromSecond === b.toSecond - b.fromSecond &&
 		sameList(a.players, b.players) &&
 		sameList(a.adults, b.adults)
 	);
@@ -78,7 +77,7 @@ function recallFrom(before: Evaluation | undefined, context: Context) {
 	return (run: PlannedRun, arriveSeconds: number): PlayedRun | undefined => {
 		const played = known.get(runKey(run));
 		if (!played || played.arriveSeconds !== arriveSeconds || !isSameRun(played.run, run)) return;
-		return played.run === run ? played : { ...played, run };
+		return replayed(played, run);
 	};
 }
 

@@ -1,4 +1,4 @@
-import { isWork, type System, type TurnOnGround } from '../drill';
+import { isWork, type Pass, type System, type TurnOnGround } from '../drill';
 import type { PlannedRun } from './schedule';
 import { stopsBefore, type Stretch } from './stretch';
 import type { Interval, State } from './timelineShapes';
@@ -65,26 +65,26 @@ export class Recorder {
 	}
 }
 
-/** Turns the turns of a stretch into busy and waiting intervals. */
+/** Turns the turns of a pass into busy and waiting intervals. */
 export function recordTurns(
 	recorder: Recorder,
 	stretch: Stretch,
 	system: System,
-	lines: number[][]
+	{ lines, fromSecond }: Pick<Pass, 'lines' | 'fromSecond'>
 ) {
 	const at: number[] = [];
 	const line: number[] = [];
 	const works = system.spots.map(isWork);
 	for (const [spot, players] of lines.entries())
-		for (const player of players) [at[player], line[player]] = [0, spot];
+		for (const player of players) [at[player], line[player]] = [fromSecond, spot];
 
-	function busy({ startSecond, endSecond, players, spots, movesOn }: TurnOnGround): void {
+	function busy({ startSecond, endSecond, players, spots, leadsTo }: TurnOnGround): void {
 		const until = Math.min(endSecond, stretch.runSeconds);
 		for (let k = 0; k < players.length; k += 1) {
 			const spot = system.spots[spots[k]];
 			const from = startSecond + (spot.joinsAtSeconds ?? 0);
 			const player = players[k];
-			line[player] = movesOn ? system.leadsTo[spots[k]] : spots[k];
+			line[player] = leadsTo[spots[k]] ?? spots[k];
 			if (until <= from) continue;
 			recorder.running(player, stretch, at[player], from, 'wait', spot.id);
 			recorder.running(player, stretch, from, until, works[spots[k]] ? 'active' : 'help', spot.id);
@@ -92,10 +92,11 @@ export function recordTurns(
 		}
 	}
 
-	function finish(): void {
+	/** Those who are not busy wait until a second. */
+	function finish(second: number): void {
 		for (const player of line.keys()) {
 			const spot = system.spots[line[player]].id;
-			recorder.running(player, stretch, at[player], stretch.runSeconds, 'wait', spot);
+			recorder.running(player, stretch, at[player], second, 'wait', spot);
 		}
 	}
 

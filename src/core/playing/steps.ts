@@ -1,6 +1,7 @@
 import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Block } from '../model/practice';
+import { climbOf } from '../practice';
 import type { PlayedRun } from './playRun';
 import type { PlannedRun, Window } from './schedule';
 
@@ -17,30 +18,25 @@ export function onRung(drill: Drill, rung: string | undefined): Drill {
 	return resolved.ok ? resolved.value : drill;
 }
 
-/** A drill as each step of a block runs it, in their order. */
-export const rungsRun = ({ climb }: Pick<Block, 'climb'>, drill: Drill): Drill[] =>
-	climb.map(({ rung }) => onRung(drill, rung));
+/** A drill as each step of a block and of its copies runs it, those of the block first, each rung once. */
+export function rungsRun(block: Pick<Block, 'climb' | 'copies'>, drill: Drill): Drill[] {
+	const climbs = block.copies.length > 0 ? block.copies.map((copy) => climbOf(block, copy)) : [];
+	const steps = [...climbs, ...(climbs.length > 0 ? [] : [block.climb])].flat();
+	return [...new Set(steps.map(({ rung }) => rung))].map((rung) => onRung(drill, rung));
+}
 
 /**
- * The steps of a run in order, without gaps: the time from which the drill runs is shared by the minutes
- * of the steps; walking in and hearing the explanation belong to the first. None without a drill.
+ * The steps of a run in order, without gaps, those by turns as often as they come; walking in and hearing
+ * the explanation belong to the first. None without a drill.
  */
-export function stepsOf({ run, playsFrom }: PlayedRun): RunStep[] {
-	const { drill, block, fromSecond, toSecond } = run;
+export function stepsOf({ run, passes }: PlayedRun): RunStep[] {
+	const { drill, block, copy, fromSecond, toSecond } = run;
 	if (!drill) return [];
-	const weights = block.climb.reduce((sum, { minutes }) => sum + minutes, 0);
-	let until = playsFrom;
-	let from = fromSecond;
-	return block.climb.map(({ rung, minutes }, index) => {
-		until += ((toSecond - playsFrom) * minutes) / weights;
-		const isLast = index === block.climb.length - 1;
-		const step = {
-			run,
-			drill: onRung(drill, rung),
-			fromSecond: from,
-			toSecond: isLast ? toSecond : until
-		};
-		from = until;
-		return step;
-	});
+	const climb = climbOf(block, copy);
+	return passes.map((pass, index) => ({
+		run,
+		drill: onRung(drill, climb[pass.step].rung),
+		fromSecond: index === 0 ? fromSecond : pass.fromSecond,
+		toSecond: index === passes.length - 1 ? toSecond : passes[index + 1].fromSecond
+	}));
 }

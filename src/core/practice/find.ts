@@ -1,4 +1,4 @@
-import type { Block, Lane, Period, Practice } from '../model/practice';
+import type { Block, Copy, Lane, Period, Practice } from '../model/practice';
 
 /** A block with the lane and the period that it lies in. */
 export interface Found {
@@ -38,3 +38,9 @@ export function idsIn(period: Period): string[] {
 export function plannedMinutes(practice: Practice): number {
 	return practice.periods.reduce((sum, period) => sum + period.minutes, 0);
 }
+
+/** The steps that a copy of a block goes through: its own, or those of its block. */
+export const climbOf = (
+	{ climb }: Pick<Block, 'climb'>,
+	copy: Pick<Copy, 'climb'>
+): Block['climb'] => copy.climb ?? climb;

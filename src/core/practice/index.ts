@@ -11,7 +11,15 @@ export {
 	type Context
 } from './context';
 export { Edit, SentEdit, type EditOf } from './edit';
-export { blocksOf, findBlock, findPeriod, idsIn, plannedMinutes, type Found } from './find';
+export {
+	blocksOf,
+	climbOf,
+	findBlock,
+	findPeriod,
+	idsIn,
+	plannedMinutes,
+	type Found
+} from './find';
 export { idMaker } from './ids';
 export { LIMIT_FACTS, type LimitFact } from './limitFacts';
 export type { Plan } from './plan';

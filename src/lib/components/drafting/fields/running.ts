@@ -12,7 +12,7 @@ const group = (field: 'min' | 'ideal' | 'max', label: Message): NumberInput =>
 	);
 
 type Turn = Drill['turn'];
-const turn = (field: keyof Turn, label: Message): NumberInput =>
+const turn = (field: Exclude<keyof Turn, 'loads'>, label: Message): NumberInput =>
 	number(
 		label,
 		['s', 0.5, 3600],
