@@ -99,7 +99,8 @@ const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resol
 /** Brings data back to the schema before the newest step, which the next start then applies again. */
 async function agedTo(data: string): Promise<void> {
 	const pglite = await openEmbedded(join(data, 'postgres'));
-	await pglite.exec(`drop trigger season_changed on season;
+	await pglite.exec(`alter table ledger drop column side, drop column opposed;
+		drop trigger season_changed on season;
 		drop trigger team_changed on team;
 		create trigger team_changed after update on team
 			for each row execute function forget_team_summaries();
@@ -121,7 +122,7 @@ async function agedTo(data: string): Promise<void> {
 		alter table drill_revision drop column staple, drop column name, drop column asks;
 		alter table team drop column version;
 		drop sequence team_version;
-		delete from schema_step where number = 14`);
+		delete from schema_step where number >= 14`);
 	await pglite.close();
 }
 

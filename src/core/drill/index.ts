@@ -19,4 +19,4 @@ export { timingOf, turnsOn, type Tap, type Timing } from './timing';
 export { blankDrill, drillOfRung } from './drafting';
 export { SimulateInput, type PlayerSums, SimulateOutput, Spread } from './simulateShapes';
 export { adultPlaces, checkPlayers, playerSystem, playerSystems, type System } from './system';
-export { addLoads, isWork, type Tally } from './tally';
+export { addLoads, isWork, type SideTally, type Tally } from './tally';

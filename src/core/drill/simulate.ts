@@ -200,8 +200,10 @@ function bySpot(steps: readonly ReadyStep[], tallies: readonly Tally[], player: 
 	for (const [k, { system }] of steps.entries())
 		for (const [spot, { id }] of system.spots.entries()) {
 			const so = had.get(id) ?? { turns: 0, activeSeconds: 0 };
-			so.turns += tallies[k].spotTurns[spot][player];
-			so.activeSeconds += tallies[k].spotSeconds[spot][player];
+			for (const side of tallies[k].sides) {
+				so.turns += side.spotTurns[spot][player];
+				so.activeSeconds += side.spotSeconds[spot][player];
+			}
 			had.set(id, so);
 		}
 	return Object.fromEntries(had);
@@ -220,7 +222,7 @@ function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readon
 	const sideReps = (name: string, player: number) =>
 		steps.reduce((total, { drill }, k) => {
 			const side = drill.sides?.names.indexOf(name) ?? -1;
-			return side < 0 ? total : total + tallies[k].sides[side][player];
+			return side < 0 ? total : total + tallies[k].sides[side].reps[player];
 		}, 0);
 	const hasLoads = steps.some(({ drill }) => drill.turn.loads !== undefined);
 	const loadsOf = (player: number) => {

@@ -10,8 +10,16 @@ export interface Tally {
 	activeSeconds: number[];
 	helpSeconds: number[];
 	longestWaitSeconds: number[];
-	/** Reps by side, then by player. */
-	sides: number[][];
+	/** What was had on each side of the drill; one entry where it has none. */
+	sides: SideTally[];
+}
+
+/** What players had on one side. */
+export interface SideTally {
+	/** Turns that were complete. */
+	turns: number;
+	/** Reps by player. */
+	reps: number[];
 	/** Full turns by spot of the system, then by player. */
 	spotTurns: number[][];
 	/** Busy seconds by spot of the system, then by player. */
@@ -64,9 +72,12 @@ export function tallyTurns(
 		activeSeconds: zeros(),
 		helpSeconds: zeros(),
 		longestWaitSeconds: waits.longest,
-		sides: Array.from({ length: sides }, zeros),
-		spotTurns: system.spots.map(zeros),
-		spotSeconds: system.spots.map(zeros)
+		sides: Array.from({ length: sides }, () => ({
+			turns: 0,
+			reps: zeros(),
+			spotTurns: system.spots.map(zeros),
+			spotSeconds: system.spots.map(zeros)
+		}))
 	};
 	const works = system.spots.map(isWork);
 	const joins = system.spots.map(({ joinsAtSeconds }) => joinsAtSeconds ?? 0);
@@ -74,19 +85,23 @@ export function tallyTurns(
 
 	function add({ startSecond, endSecond, complete, side, players: on, spots }: TurnOnGround): void {
 		const until = Math.min(endSecond, runSeconds);
-		if (complete) tally.turns += 1;
+		const own = tally.sides[side];
+		if (complete) {
+			tally.turns += 1;
+			own.turns += 1;
+		}
 		for (let k = 0; k < on.length; k += 1) {
 			const player = on[k];
 			const spot = spots[k];
 			const from = startSecond + joins[spot];
-			if (complete) tally.spotTurns[spot][player] += 1;
+			if (complete) own.spotTurns[spot][player] += 1;
 			if (complete && works[spot]) {
 				tally.reps[player] += repsPerTurn[spot];
-				tally.sides[side][player] += repsPerTurn[spot];
+				own.reps[player] += repsPerTurn[spot];
 			} else if (complete) tally.help[player] += 1;
 			if (until <= from) continue;
 			waits.busy(player, from, until);
-			tally.spotSeconds[spot][player] += until - from;
+			own.spotSeconds[spot][player] += until - from;
 			(works[spot] ? tally.activeSeconds : tally.helpSeconds)[player] += until - from;
 		}
 	}
@@ -103,7 +118,8 @@ export function addLoads(
 	for (const { kind, count, spots } of drill.turn.loads ?? [])
 		for (const [index, spot] of system.spots.entries()) {
 			const isOn = spots ? spots.includes(spot.id) : isWork(spot);
-			const turns = isOn ? tally.spotTurns[index][player] : 0;
+			let turns = 0;
+			for (const side of isOn ? tally.sides : []) turns += side.spotTurns[index][player];
 			loads.set(kind, (loads.get(kind) ?? 0) + count * turns);
 		}
 }

@@ -158,6 +158,18 @@ export const ExportLedger = Type.Object(
 							Type.Union([Key, Type.Null()]),
 							'Id of the rung; the drill itself where null'
 						),
+						side: Type.Optional(
+							says(
+								Type.Union([Name, Type.Null()]),
+								'Name of the side; null where there is none, or where it is not known'
+							)
+						),
+						opposed: Type.Optional(
+							says(
+								Type.Union([Type.Boolean(), Type.Null()]),
+								'Whether opponents held spots; null where it is not known'
+							)
+						),
 						player: says(Id, 'Id of the player'),
 						unit: says(Type.Union([Id, Type.Null()]), 'Id of the unit that they were in'),
 						date: says(Day, 'Day of the practice'),

@@ -27,6 +27,8 @@ export interface LaidCopy {
 	turned: boolean;
 	/** Spots by id, on the ground. */
 	spots: ReadonlyMap<string, Point>;
+	/** The side that is on; null where the drill has none. */
+	side: string | null;
 	/** Ways of balls and players in a turn, in the order of their steps. */
 	paths: readonly LaidPath[];
 }
@@ -46,6 +48,12 @@ function drillAt(played: PlayedRun, second: number): Drill | undefined {
 	return (steps.find(({ toSecond }) => second < toSecond - SAME_INSTANT) ?? steps.at(-1))?.drill;
 }
 
+/** The side that is on at a second: that of the turn that started last, of the first one before it. */
+export function sideAt({ turns }: PlayedRun, second: number): string | null {
+	const started = turns.findLast((turn) => turn.second <= second + SAME_INSTANT) ?? turns.at(0);
+	return started?.side ?? null;
+}
+
 /** Lays the copies that run at a second into their zones, side by side where a zone holds several. */
 export function laidCopies({ runs, context }: Evaluation, second: number): LaidCopy[] {
 	const running = runs.filter(({ run }) => run.fromSecond <= second && second < run.toSecond);
@@ -59,7 +67,15 @@ export function laidCopies({ runs, context }: Evaluation, second: number): LaidC
 		const drill = drillAt(played, second);
 		if (!zone || !drill) return [];
 		const sharing = inZone.get(zone.id) as PlayedRun[];
-		return [layCopy(played, { zone, drill, place: sharing.indexOf(played), of: sharing.length })];
+		return [
+			layCopy(played, {
+				zone,
+				drill,
+				side: sideAt(played, second),
+				place: sharing.indexOf(played),
+				of: sharing.length
+			})
+		];
 	});
 }
 
@@ -90,11 +106,13 @@ function layCopy(
 	{
 		zone,
 		drill,
+		side,
 		place,
 		of
 	}: {
 		zone: Zone;
 		drill: Drill;
+		side: string | null;
 		place: number;
 		of: number;
 	}
@@ -103,10 +121,15 @@ function layCopy(
 	const { corner, size, turned } = layInto(zone, drill, players, { place, of });
 	const along = footprint(drill, players);
 	const growth = along.length / drill.ground.length;
-	const onGround = (x: number, y: number): Point =>
-		turned
+	const { length, width } = drill.ground;
+	const axis = side === null ? undefined : drill.sides?.mirror?.[side];
+	const onGround = (ownX: number, ownY: number): Point => {
+		const x = axis === 'x' ? length - ownX : ownX;
+		const y = axis === 'y' ? width - ownY : ownY;
+		return turned
 			? { x: corner.x + y * growth, y: corner.y + x * growth }
 			: { x: corner.x + x * growth, y: corner.y + y * growth };
+	};
 	const spots = new Map(
 		drill.spots.map(({ id, x, y }, index) => {
 			const ownX = x ?? drill.ground.length * ((index + 1) / (drill.spots.length + 1));
@@ -122,7 +145,7 @@ function layCopy(
 			if (!start || !stop) return [];
 			return [{ kind, from: start, to: stop, spot: typeof from === 'string' ? from : null }];
 		});
-	return { played, drill, zone, corner, size, turned, spots, paths };
+	return { played, drill, zone, corner, size, turned, spots, side, paths };
 }
 
 const isAt = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) < 0.3;

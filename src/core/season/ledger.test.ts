@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest';
-import { evaluate } from '../playing';
-import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { simulate } from '../drill';
+import type { Drill } from '../model/drill';
+import { drillAlone, evaluate } from '../playing';
+import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
 import { ledgerRows } from '.';
 
-test('a player has one row a block and skill, added up over the slots', () => {
+test('a player has one row a block, step and skill, added up over the slots', () => {
 	const evaluation = evaluate(demoPractice(), demoContext());
 	const rows = ledgerRows(evaluation);
 	const own = rows.filter(({ player, block }) => player === 'p06' && block === 'duel');
@@ -23,9 +25,64 @@ test('a player has one row a block and skill, added up over the slots', () => {
 	});
 });
 
-test('rows name the last rung of a climb', () => {
+test('a row a step: its rung, its side, and what was had on it', () => {
 	const rows = ledgerRows(evaluate(demoPractice(), demoContext()));
-	expect(new Set(rows.filter(({ block }) => block === 'sq').map(({ rung }) => rung))).toEqual(
-		new Set(['one-touch'])
+	const rungs = rows.filter(({ block }) => block === 'sq').map(({ rung }) => rung);
+	expect(new Set(rungs)).toEqual(new Set([null, 'one-touch']));
+	const sides = rows.filter(({ drill }) => drill === 'shooting-arc').map(({ side }) => side);
+	expect(new Set(sides)).toEqual(new Set(['from the left', 'from the right']));
+	expect(rows.find(({ drill }) => drill === 'channel-duel')?.opposed).toBe(true);
+	expect(rows.find(({ drill }) => drill === 'reverse-gates')?.opposed).toBe(false);
+});
+
+test('rows of a block add up to its time and its turns, whatever their rungs and sides', () => {
+	for (const team of demoTeams())
+		for (const practice of demoPractices(team)) {
+			const evaluation = evaluate(practice, demoContext(team));
+			const rows = ledgerRows(evaluation);
+			for (const { run, sums, fault, steps } of evaluation.runs) {
+				if (!run.drill || fault || run.slot !== null) continue;
+				for (const { skill, share, spots, focus } of steps[0].drill.skills) {
+					if (spots || steps.some(({ drill }) => drill.skills !== steps[0].drill.skills)) continue;
+					for (const { player, reps, activeSeconds } of sums) {
+						const own = rows.filter(
+							(row) =>
+								row.block === run.block.id &&
+								row.player === player &&
+								row.skill === skill &&
+								row.focus === focus
+						);
+						const sum = (key: 'seconds' | 'activeSeconds' | 'turns') =>
+							own.reduce((all, row) => all + row[key], 0);
+						expect(sum('seconds')).toBeCloseTo(share * (run.toSecond - run.fromSecond), 6);
+						expect(sum('activeSeconds')).toBeCloseTo(share * activeSeconds, 6);
+						expect(sum('turns')).toBe(reps);
+					}
+				}
+			}
+		}
+});
+
+test('a skill is credited to those on the spots that learn it', () => {
+	const context = demoContext();
+	const drill = context.shelf.find(({ id }) => id === 'reverse-gates') as Drill;
+	const [skill] = drill.skills;
+	const only = { ...drill, skills: [{ ...skill, spots: ['shade'] }] };
+	const { practice, context: alone } = drillAlone(only, {
+		...{ players: 5, minutes: 10, adults: 0 },
+		climb: [{ minutes: 10 }]
+	});
+	const run = simulate({ drill: only, players: 5, minutes: 10, stopShare: 0 });
+	if (!run.ok) throw new Error(run.failure.message);
+	const rows = ledgerRows(evaluate(practice, alone));
+	const played = evaluate(practice, alone).runs[0];
+	expect(played.turns.length).toBeGreaterThan(10);
+	for (const { player, turns } of rows) {
+		const at = played.run.players.indexOf(player);
+		const spot = played.steps[0].system.spots.findIndex(({ id }) => id === 'shade');
+		expect(turns).toBe(played.tallies[0].sides[0].spotTurns[spot][at]);
+	}
+	expect(rows.reduce((sum, { turns }) => sum + turns, 0)).toBeLessThan(
+		run.value.turns * drill.spots.length
 	);
 });

@@ -1,57 +1,117 @@
-import { resolveDrill } from '../drill';
-import type { Evaluation } from '../playing';
+import { isWork, type ReadyStep, type SideTally } from '../drill';
+import type { Drill } from '../model/drill';
+import type { Evaluation, PlayedRun } from '../playing';
+import { climbOf } from '../practice';
 
-/** What one player gets of one skill from one block: the rows from which a season is added up. */
+/** What one player gets of one skill from one step of a block: the rows from which a season is added up. */
 export interface LedgerRow {
 	period: string;
 	block: string;
 	drill: string;
 	revision: number;
-	/** The highest rung of the climb, null for the drill itself. */
+	/** The rung of the step, null for the drill itself. */
 	rung: string | null;
+	/** The side that it was on, null where the drill has none. */
+	side: string | null;
 	player: string;
 	unit: string | null;
 	date: string;
 	skill: string;
 	focus: 'main' | 'second';
-	/** The skill's share of the time in the block. */
+	/** The skill's share of the time on the step. */
 	seconds: number;
-	/** The skill's share of the time spent working. */
+	/** The skill's share of the time spent working on the spots that learn it. */
 	activeSeconds: number;
+	/** Turns on those spots. */
 	turns: number;
+	/** Whether opponents held spots. */
+	opposed: boolean;
 }
 
-/** The rows of a played practice: one a player, block and skill, added up over slots. */
+/** A step of a run on one side: what there was of it. */
+interface Part {
+	step: ReadyStep;
+	rung: string | null;
+	side: string | null;
+	had: SideTally;
+	/** Seconds of the practice that belong to it. */
+	seconds: number;
+}
+
+/** The steps of a run by side; the time of a step is shared by its sides as their turns are. */
+function* partsOf({ run, steps, tallies, passes }: PlayedRun): Generator<Part> {
+	const { block, copy, fromSecond, toSecond } = run;
+	const climb = climbOf(block, copy);
+	const spent = steps.map(() => 0);
+	for (const [index, pass] of passes.entries()) {
+		const from = index === 0 ? fromSecond : pass.fromSecond;
+		spent[pass.step] += (passes[index + 1]?.fromSecond ?? toSecond) - from;
+	}
+	for (const [index, step] of steps.entries()) {
+		const { turns, sides } = tallies[index];
+		const names = step.drill.sides?.names ?? [null];
+		for (const [at, had] of sides.entries()) {
+			const isOnly = step.side !== null ? step.side === at : sides.length === 1;
+			const share =
+				turns > 0 ? had.turns / turns : isOnly ? 1 : step.side === null ? 1 / sides.length : 0;
+			if (share === 0) continue;
+			const rung = climb[index].rung ?? null;
+			yield { step, rung, side: names[at], had, seconds: share * spent[index] };
+		}
+	}
+}
+
+/** Turns and working seconds of a player on the spots that learn a skill. */
+function learnt(
+	{ step: { system }, had }: Part,
+	{ spots }: Drill['skills'][number],
+	player: number
+): { turns: number; seconds: number } {
+	const sum = { turns: 0, seconds: 0 };
+	for (const [index, spot] of system.spots.entries()) {
+		if (spots ? !spots.includes(spot.id) : !isWork(spot)) continue;
+		sum.turns += had.spotTurns[index][player] * (spot.repsPerTurn ?? 1);
+		sum.seconds += had.spotSeconds[index][player];
+	}
+	return sum;
+}
+
+/** The rows of a played practice: one a player, block, step (rung and side) and skill, added up over slots. */
 export function ledgerRows({ practice, context, runs }: Evaluation): LedgerRow[] {
 	const rows = new Map<string, LedgerRow>();
-	for (const { run, sums, fault } of runs) {
+	for (const played of runs) {
+		const { run, fault } = played;
 		if (!run.drill || fault) continue;
-		const rung = run.block.climb.at(-1)?.rung ?? null;
-		const resolved = resolveDrill(run.drill, rung ?? undefined);
-		const skills = resolved.ok ? resolved.value.skills : run.drill.skills;
-		for (const { player, reps, activeSeconds } of sums)
-			for (const { skill, share, focus } of skills) {
-				const key = JSON.stringify([run.block.id, player, skill, focus]);
-				const row = rows.get(key) ?? {
-					period: run.period.id,
-					block: run.block.id,
-					drill: run.drill.id,
-					revision: run.drill.revision ?? 1,
-					rung,
-					player,
-					unit: context.playerById.get(player)?.unit ?? null,
-					date: practice.date,
-					skill,
-					focus,
-					seconds: 0,
-					activeSeconds: 0,
-					turns: 0
-				};
-				row.seconds += share * (run.toSecond - run.fromSecond);
-				row.activeSeconds += share * activeSeconds;
-				row.turns += reps;
-				rows.set(key, row);
-			}
+		for (const part of partsOf(played)) {
+			const { step, rung, side, seconds } = part;
+			const opposed = step.drill.spots.some(({ role }) => role === 'opponent');
+			for (const [index, player] of run.players.entries())
+				for (const skill of step.drill.skills) {
+					const key = [run.block.id, rung, side, player, skill.skill, skill.focus].join('\n');
+					const row = rows.get(key) ?? {
+						period: run.period.id,
+						block: run.block.id,
+						drill: run.drill.id,
+						revision: run.drill.revision ?? 1,
+						rung,
+						side,
+						player,
+						unit: context.playerById.get(player)?.unit ?? null,
+						date: practice.date,
+						skill: skill.skill,
+						focus: skill.focus,
+						seconds: 0,
+						activeSeconds: 0,
+						turns: 0,
+						opposed
+					};
+					const had = learnt(part, skill, index);
+					row.seconds += skill.share * seconds;
+					row.activeSeconds += skill.share * had.seconds;
+					row.turns += had.turns;
+					rows.set(key, row);
+				}
+		}
 	}
 	return [...rows.values()];
 }

@@ -312,12 +312,12 @@ export async function replaceLedger(
 	const written = before ? rows.filter(({ block }) => !isSame(block)) : rows;
 	await tx.query(
 		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
-			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)
-		 select $1, $2, period, block, drill, revision, rung, player, unit, date, skill, focus, seconds,
-			"activeSeconds", turns, $4
+			side, player_id, unit, date, skill, focus, seconds, active_seconds, turns, opposed, state)
+		 select $1, $2, period, block, drill, revision, rung, side, player, unit, date, skill, focus, seconds,
+			"activeSeconds", turns, opposed, $4
 		 from jsonb_to_recordset($3::jsonb) as l (period text, block text, drill text, revision int,
-			rung text, player text, unit text, date date, skill text, focus text, seconds real,
-			"activeSeconds" real, turns real)`,
+			rung text, side text, player text, unit text, date date, skill text, focus text, seconds real,
+			"activeSeconds" real, turns real, opposed boolean)`,
 		[teamId, id, JSON.stringify(written), state]
 	);
 }

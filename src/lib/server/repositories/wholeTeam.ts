@@ -75,9 +75,9 @@ export async function ledgerText(db: Queryable, teamId: string, practice: string
 	const { rows } = await db.query<{ text: string | null }>(
 		`select string_agg(json_build_object('practice', practice_id, 'period', period_id,
 			'block', block_id, 'drill', drill_id, 'revision', drill_revision, 'rung', rung,
-			'player', player_id, 'unit', unit, 'date', date::text, 'skill', skill, 'focus', focus,
+			'side', side, 'opposed', opposed, 'player', player_id, 'unit', unit, 'date', date::text, 'skill', skill, 'focus', focus,
 			'seconds', seconds, 'activeSeconds', active_seconds, 'turns', turns, 'state', state)::text,
-			E',\\n' order by state, block_id, player_id, skill, focus, period_id) as text
+			E',\\n' order by state, block_id, player_id, skill, focus, rung, side, period_id) as text
 		 from ledger where team_id = $1 and practice_id = $2`,
 		[teamId, practice]
 	);
@@ -192,12 +192,12 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<b
 	for (const template of templates) await insertTemplate(tx, teamId, template);
 	await tx.query(
 		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
-			player_id, unit, date, skill, focus, seconds, active_seconds, turns, state)
-		 select $1, practice, period, block, drill, revision, rung, player, unit, date, skill, focus,
-			seconds, "activeSeconds", turns, state
+			side, player_id, unit, date, skill, focus, seconds, active_seconds, turns, opposed, state)
+		 select $1, practice, period, block, drill, revision, rung, side, player, unit, date, skill, focus,
+			seconds, "activeSeconds", turns, opposed, state
 		 from jsonb_to_recordset($2::jsonb) as l (practice text, period text, block text, drill text,
-			revision int, rung text, player text, unit text, date date, skill text, focus text,
-			seconds real, "activeSeconds" real, turns real, state text)`,
+			revision int, rung text, side text, player text, unit text, date date, skill text, focus text,
+			seconds real, "activeSeconds" real, turns real, opposed boolean, state text)`,
 		[teamId, json(ledger.rows)]
 	);
 	await insertAttendance(tx, teamId, attendance.rows);

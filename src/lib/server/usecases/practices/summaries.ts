@@ -3,7 +3,7 @@ import type { Practice } from '$core/model/practice';
 import { type Evaluation, type PracticeSummary, summaryOf } from '$core/playing';
 import type { LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../../database';
-import { hasUnsummed, listUnsummed, replaceLedger, setSummary } from '../../repositories/practices';
+import { hasUnsummed, isHeld, listUnsummed, replaceLedger, setSummary } from '../../repositories/practices';
 import { holdTeam } from '../../repositories/teams';
 import type { Played } from '../../memory';
 import { play } from './play';
@@ -44,7 +44,9 @@ export async function refreshSummaries(db: Db, teamId: string, most: number): Pr
 		await holdTeam(tx, teamId);
 		const { practices, left } = await listUnsummed(tx, teamId, most);
 		for (const practice of practices)
-			await setSummary(tx, practice, sumUp((await play(tx, practice)).evaluation));
+			if (await isHeld(tx, practice.teamId, practice.id))
+				await setSummary(tx, practice, sumUp((await play(tx, practice)).evaluation));
+			else await storePlanned(tx, practice);
 		return left;
 	});
 }
