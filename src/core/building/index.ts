@@ -1,3 +1,12 @@
+export {
+	climbKind,
+	climbOfCopy,
+	countedBy,
+	wholeLadder,
+	withDrill,
+	withNextStep,
+	type ClimbKind
+} from './climbs';
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
 export { givenByPlayers, givenWith, ladderNumbers, type Given } from './given';

@@ -5,7 +5,8 @@ import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
 import { onceFor } from './onceFor';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
-import { recopy, withDrill, withoutBlock } from './fixes';
+import { withDrill } from '../building';
+import { recopy, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
 export interface PlayedBlock {

@@ -259,7 +259,8 @@ const FAILURES: Record<EditFailure, Message> = {
 	'no-such-copy': texts.noSuchCopy,
 	'no-such-group': texts.noSuchGroup,
 	'id-in-use': texts.idInUse,
-	'no-climb': texts.noClimb
+	'no-climb': texts.noClimb,
+	'mixed-climb': texts.mixedClimb
 };
 
 /** Why an edit does not apply, in a sentence. */

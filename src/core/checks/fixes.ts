@@ -77,18 +77,6 @@ export function recopy(
 	return option ? splitIntoCopies(plan, { period, lane, block, option, room, players }) : null;
 }
 
-/** A drill of the shelf put in the place of a block's, at its base: the same players and zones. */
-export function withDrill(block: Block, drill: Drill): EditOf<'set-block'> {
-	return {
-		type: 'set-block',
-		block: block.id,
-		set: {
-			drill: { id: drill.id, revision: drill.revision ?? 1 },
-			climb: [{ minutes: block.minutes }]
-		}
-	};
-}
-
 /** The warm-ups of the shelf that the ground holds, each as a new period: those for every day first. */
 export function* warmUpPeriods(plan: Plan, minutes: number): Generator<Period> {
 	const { practice, context } = plan;

@@ -47,7 +47,9 @@ export const rungSkipped = overBlocks({
 		const jump = jumpOf(played);
 		if (!jump) return;
 		const { block } = played.runs[0].run;
-		const between = jump.missing.map(({ id }) => ({ rung: id, minutes: 1 }));
+		const { turns } = block.climb[0];
+		const length = turns === undefined ? { minutes: 1 } : { turns };
+		const between = jump.missing.map(({ id }) => ({ rung: id, ...length }));
 		const climb = block.climb.toSpliced(jump.step, 0, ...between);
 		const lower = block.climb.slice(0, jump.step);
 		for (const steps of [climb, lower])

@@ -123,7 +123,7 @@ export const GamePlan = Type.Object(
 );
 
 /** What a game starts from: so that it is played as the last minutes of a close one, say. */
-const Scenario = Type.Object(
+export const Scenario = Type.Object(
 	{
 		score: Type.Optional(says(Name, 'The score, such as 1-2')),
 		secondsLeft: Type.Optional(
@@ -199,6 +199,9 @@ export const Group = Type.Object(
 /** Who is where in one slot of a station period: group ids by lane id; the others rest. */
 export const Slot = byKey(PartId, Type.Array(PartId, { maxItems: MOST.groups }));
 
+/** A direction in degrees from north, clockwise: 90 is east. */
+export const Facing = Type.Integer({ minimum: 0, maximum: 359 });
+
 /** A stretch of the practice in which everyone does something side by side. */
 export const Period = Type.Object(
 	{
@@ -228,6 +231,8 @@ export const Period = Type.Object(
 				'Whether adults stay at their station or travel with a group'
 			)
 		),
+		zoneId: Type.Optional(says(Id, 'Id of the zone in which a talk is held')),
+		facing: Type.Optional(says(Facing, 'Where players look in a talk, degrees from north')),
 		note: Type.Optional(says(Text, 'What the coach wants to remember of it')),
 		lanes: says(Type.Array(Lane, { maxItems: MOST.lanes }), 'What runs side by side')
 	},
@@ -282,6 +287,7 @@ export const Template = Type.Object(
 export type Rank = Static<typeof Rank>;
 export type ClimbStep = Static<typeof ClimbStep>;
 export type PeriodKind = Static<typeof PeriodKind>;
+export type Scenario = Static<typeof Scenario>;
 export type GamePlan = Static<typeof GamePlan>;
 export type Copy = Static<typeof Copy>;
 export type Block = Static<typeof Block>;

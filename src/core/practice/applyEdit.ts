@@ -2,7 +2,7 @@ import { assertNever, fail, ok, type Result } from '../base';
 import type { Block, Lane, Period, Practice } from '../model/practice';
 import { arranging } from './arranging';
 import type { Edit, EditOf } from './edit';
-import { findBlock, findPeriod, idsIn } from './find';
+import { findBlock, findPeriod, idsIn, isOneKind } from './find';
 
 /** Why an edit does not apply to a practice as it stands. */
 export type EditFailure =
@@ -12,7 +12,8 @@ export type EditFailure =
 	| 'no-such-copy'
 	| 'no-such-group'
 	| 'id-in-use'
-	| 'no-climb';
+	| 'no-climb'
+	| 'mixed-climb';
 
 /** The practice after an edit, and the edit that takes it back. */
 export interface Applied {
@@ -160,7 +161,9 @@ function insideFault({ groups, slots, lanes }: Period): EditFailure | null {
 	const laneIds = new Set(lanes.map(({ id }) => id));
 	for (const { blocks } of lanes)
 		for (const { copies, climb } of blocks) {
-			if (climb.length === 0) return 'no-climb';
+			const climbs = [climb, ...copies.flatMap((copy) => (copy.climb ? [copy.climb] : []))];
+			if (climbs.some((steps) => steps.length === 0)) return 'no-climb';
+			if (climbs.some((steps) => !isOneKind(steps))) return 'mixed-climb';
 			if (copies.some(({ group }) => group !== undefined && !groupIds.has(group)))
 				return 'no-such-group';
 		}

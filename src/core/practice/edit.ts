@@ -8,7 +8,9 @@ import {
 	Period,
 	PeriodKind,
 	Practice,
-	Rank
+	Rank,
+	Facing,
+	Scenario
 } from '../model/practice';
 
 /** Null takes an optional field away. */
@@ -91,6 +93,8 @@ const SetPeriod = Type.Object(
 						Type.Enum(['stay', 'travel']),
 						'Whether adults stay or travel; null for the usual'
 					),
+					zoneId: orNone(Id, 'Id of the zone in which a talk is held; null for nowhere'),
+					facing: orNone(Facing, 'Where a talk faces; null for nowhere'),
 					note: orNone(Text, 'What to remember of it; null for nothing')
 				},
 				closed
@@ -161,6 +165,11 @@ const SetBlock = Type.Object(
 							'Share of its time that it is stopped, 0 to 0.9'
 						)
 					),
+					side: orNone(Name, 'The side on which it is done; null where it changes'),
+					voice: orNone(Type.Enum(['coach', 'players']), 'Who talks; null for the usual'),
+					shows: orNone(Id, 'Id of the player who shows it; null for nobody'),
+					counting: orNone(Text, 'What is counted here; null for nothing'),
+					scenario: orNone(Scenario, 'What the game starts from; null for nothing'),
 					lead: orNone(Id, 'Id of the adult who leads it; null for nobody'),
 					eyes: orNone(Id, 'Id of another adult who watches it; null for nobody'),
 					lineup: orNone(GamePlan, 'Who plays where in which shift; null for no line-up'),

@@ -39,6 +39,14 @@ export function plannedMinutes(practice: Practice): number {
 	return practice.periods.reduce((sum, period) => sum + period.minutes, 0);
 }
 
+/** Whether all steps of a climb have minutes, or all have turns. */
+export const isOneKind = (climb: Block['climb']): boolean =>
+	climb.every(
+		({ minutes, turns }) =>
+			(minutes === undefined) !== (turns === undefined) &&
+			(turns === undefined) === (climb[0].turns === undefined)
+	);
+
 /** The steps that a copy of a block goes through: its own, or those of its block. */
 export const climbOf = (
 	{ climb }: Pick<Block, 'climb'>,

@@ -17,6 +17,7 @@ export {
 	findBlock,
 	findPeriod,
 	idsIn,
+	isOneKind,
 	plannedMinutes,
 	type Found
 } from './find';

@@ -1,6 +1,6 @@
 import type { Path } from '../base';
 import type { Period, Practice, Template } from '../model/practice';
-import { idsIn } from './find';
+import { idsIn, isOneKind } from './find';
 
 /** Where a practice of the right shape makes no sense, and why. */
 export interface Nonsense {
@@ -66,22 +66,27 @@ function slotsFault({ slots = [], lanes, groups = [] }: Period, at: Path): Nonse
 	});
 }
 
+const MIXED_CLIMB = 'expected steps that all have minutes, or all turns';
+
 /** What is wrong with the blocks of a period: a group, a drill or a person that is not there. */
 function blocksFault(period: Period, at: Path, named: Named | undefined): Nonsense | null {
 	const groups = new Set((period.groups ?? []).map(({ id }) => id));
 	return first(period.lanes, ({ blocks }, lane) =>
-		first(blocks, ({ drill, copies, lead, eyes }, block) => {
+		first(blocks, ({ drill, climb, copies, lead, eyes, shows }, block) => {
 			const path = [...at, 'lanes', lane, 'blocks', block];
 			if (drill && named && !named.drills.has(`${drill.id}@${drill.revision}`))
 				return {
 					path: [...path, 'drill'],
 					message: `"${drill.id}" in revision ${drill.revision} is no drill of this team`
 				};
-			for (const [key, person] of [['lead', lead] as const, ['eyes', eyes] as const])
+			const people = { lead, eyes, shows };
+			for (const [key, person] of Object.entries(people))
 				if (person !== undefined && named && !named.people.has(person))
 					return { path: [...path, key], message: `"${person}" is nobody of this team` };
-			return first(copies, ({ group, players, adults }, copy) => {
+			if (!isOneKind(climb)) return { path: [...path, 'climb'], message: MIXED_CLIMB };
+			return first(copies, ({ group, players, adults, climb: own = climb }, copy) => {
 				const place = [...path, 'copies', copy];
+				if (!isOneKind(own)) return { path: [...place, 'climb'], message: MIXED_CLIMB };
 				if (group !== undefined && !groups.has(group))
 					return { path: [...place, 'group'], message: `"${group}" is no group of its period` };
 				return named ? peopleFault({ players, adults }, place, named) : null;

@@ -62,5 +62,6 @@ export default messages({
 	noSuchCopy: 'This copy no longer exists.',
 	noSuchGroup: 'This {group} no longer exists.',
 	idInUse: 'It is in the {practice} already.',
-	noClimb: '{ABlock} needs at least one step.'
+	noClimb: '{ABlock} needs at least one step.',
+	mixedClimb: 'All steps of {aClimb} end by minutes, or all by turns.'
 });

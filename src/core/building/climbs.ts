@@ -1,0 +1,89 @@
+import type { Drill } from '../model/drill';
+import type { Block, ClimbStep } from '../model/practice';
+import type { EditOf } from '../practice';
+
+/** What ends a step of a climb. */
+export type ClimbKind = 'minutes' | 'turns';
+
+/** Turns of a step until a coach says otherwise. */
+const USUAL_TURNS = 4;
+
+/** What ends the steps of a climb; all of them alike. */
+export const climbKind = (climb: readonly ClimbStep[]): ClimbKind =>
+	climb.some(({ turns }) => turns !== undefined) ? 'turns' : 'minutes';
+
+/** Minutes of so many steps that share a time, in whole minutes as far as they go; a minute each at least. */
+const shared = (minutes: number, steps: number) => Math.max(1, Math.floor(minutes / steps));
+
+/** The same steps, ended by minutes that share the time, or by turns. */
+export function countedBy(
+	climb: readonly ClimbStep[],
+	{ kind, minutes }: { kind: ClimbKind; minutes: number }
+): ClimbStep[] {
+	if (climbKind(climb) === kind) return [...climb];
+	return climb.map(({ minutes: _minutes, turns: _turns, ...step }) =>
+		kind === 'turns'
+			? { ...step, turns: USUAL_TURNS }
+			: { ...step, minutes: shared(minutes, climb.length) }
+	);
+}
+
+/** A step as long as the last one of a climb, on a rung; on the drill itself where none is named. */
+const stepLike = (climb: readonly ClimbStep[], rung: string | undefined): ClimbStep => {
+	const { minutes, turns } = climb[climb.length - 1];
+	return {
+		...(rung !== undefined && { rung }),
+		...(turns === undefined ? { minutes: minutes ?? 1 } : { turns })
+	};
+};
+
+/** A climb with one step more at its end: on the rung above its last one, or on that again at the top. */
+export function withNextStep(
+	climb: readonly ClimbStep[],
+	{ rungs }: Pick<Drill, 'rungs'>
+): ClimbStep[] {
+	const last = climb[climb.length - 1].rung;
+	const at = rungs.findIndex(({ id }) => id === last);
+	return [...climb, stepLike(climb, (rungs[at + 1] ?? rungs[at])?.id)];
+}
+
+/** A climb through a drill's whole ladder, from the drill itself to its top rung. */
+export function wholeLadder(
+	{ rungs }: Pick<Drill, 'rungs'>,
+	{ kind, minutes }: { kind: ClimbKind; minutes: number }
+): ClimbStep[] {
+	const steps = [undefined, ...rungs.map(({ id }) => id)];
+	return steps.map((rung) => ({
+		...(rung !== undefined && { rung }),
+		...(kind === 'turns' ? { turns: USUAL_TURNS } : { minutes: shared(minutes, steps.length) })
+	}));
+}
+
+/** A copy of a block given steps of its own, or none of its own any more. */
+export function climbOfCopy(
+	block: Block,
+	copyId: string,
+	climb: Block['climb'] | null
+): EditOf<'set-block'> {
+	const copies = block.copies.map((copy) => {
+		if (copy.id !== copyId) return copy;
+		const { climb: _before, ...rest } = copy;
+		return climb ? { ...rest, climb } : rest;
+	});
+	return { type: 'set-block', block: block.id, set: { copies } };
+}
+
+/** Another drill in the place of a block's, on its base: the same players, groups, adults and zones. */
+export function withDrill(block: Block, drill: Drill): EditOf<'set-block'> {
+	const copies = block.copies.map(({ climb: _climb, ...copy }) => copy);
+	return {
+		type: 'set-block',
+		block: block.id,
+		set: {
+			drill: { id: drill.id, revision: drill.revision ?? 1 },
+			climb: [{ minutes: block.minutes }],
+			...(block.copies.some(({ climb }) => climb !== undefined) && { copies }),
+			...(block.side !== undefined && { side: null })
+		}
+	};
+}
