@@ -10,6 +10,7 @@ export {
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
 export { givenByPlayers, givenWith, ladderNumbers, type Given } from './given';
+export { blockAfter, laneForUnit, unitBeside } from './lanes';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export { fitted, fitToTime, resizePeriods, setMinutes } from './resize';

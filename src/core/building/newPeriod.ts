@@ -1,5 +1,5 @@
 import type { Drill } from '../model/drill';
-import type { Block, Period, PeriodKind } from '../model/practice';
+import type { Block, Group, Lane, Period, PeriodKind } from '../model/practice';
 import type { Zone } from '../model/team';
 import { keptOutOfDrill, roomFor } from '../playing';
 import { idMaker, idsIn, type Plan } from '../practice';
@@ -27,40 +27,41 @@ function startingAt(zones: readonly Zone[], first: string | undefined): Zone[] {
 	return zones.toSorted((a, b) => Number(b.id === first) - Number(a.id === first));
 }
 
+/** What a new lane is made for. */
+export interface LaneAsked {
+	period: Period;
+	drill: Drill;
+	players: readonly string[];
+	minutes: number;
+	/** Lanes that run beside it: their zones, adults and kit are taken. */
+	beside: readonly Lane[];
+	/** The id of the lane begins with it, and so do those within. */
+	stem: string;
+	makeId: (stem: string) => string;
+	/** The first copy stands there where it can. */
+	zoneId?: string;
+}
+
 /**
- * A new period that runs one drill with everyone expected who is not kept out of it: copies, groups, zones and adults from the
- * best free size; where none is free, one copy, and the checks say what is wrong.
- * `null` where no zone of the ground could hold one copy. The first copy stands in `zoneId` where it can.
+ * A lane that runs one drill with some players: copies, groups, zones and adults from the best free size;
+ * where none is free, one copy, and the checks say what is wrong. Null where no free zone could hold one.
  */
-export function periodFromDrill(
+export function newLane(
 	plan: Plan,
-	{ drill, id, minutes, zoneId }: { drill: Drill; id: string; minutes: number; zoneId?: string }
-): Period | null {
+	{ period, drill, players, minutes, beside, stem, makeId, zoneId }: LaneAsked
+): { lane: Lane; groups: Group[] } | null {
 	const { practice, context } = plan;
-	const makeId = idMaker([...practice.periods.flatMap(idsIn), id]);
-	const period: Period = {
-		id,
-		name: drill.name,
-		kind: kindFor(drill),
-		rank: kindFor(drill) === 'warm-up' ? 'must' : 'should',
-		...minutesAround(minutes),
-		lanes: []
-	};
-	// Who is kept out of the drill has no place in it from the start.
-	const players = practice.expected.filter(
-		(id) => !keptOutOfDrill(context.playerById.get(id), drill, plan)
-	);
-	const sized = sizeHere(plan, { period, drill, players: players.length, minutes, beside: [] });
+	const sized = sizeHere(plan, { period, drill, players: players.length, minutes, beside });
 	const about = groupAbout(drill, players.length);
 	const room = sized.ok
 		? sized.value.room
-		: roomFor(drill, { practice, period, beside: [], context, players: about });
+		: roomFor(drill, { practice, period, beside, context, players: about });
 	if (room.zones.length === 0) return null;
 	const from = { ...room, zones: startingAt(room.zones, zoneId) };
 	const output = sized.ok ? sized.value.output : { options: [], best: null };
 	const option = chosenSize(drill, output) ??
 		output.options[0] ?? { sizes: [players.length], adultsAt: 0 };
-	const blockId = makeId(`${id}.b`);
+	const blockId = makeId(`${stem}.b`);
 	const { copies, groups } = copiesFor(drill, {
 		option,
 		room: from,
@@ -77,8 +78,37 @@ export function periodFromDrill(
 		copies,
 		stopShare: NEW_STOP_SHARE
 	};
-	const lane = { id: makeId(`${id}.l`), zoneIds: zoneIdsOf(copies), blocks: [block] };
-	return { ...period, ...(groups.length > 0 && { groups }), lanes: [lane] };
+	return { lane: { id: makeId(`${stem}.l`), zoneIds: zoneIdsOf(copies), blocks: [block] }, groups };
+}
+
+/**
+ * A new period that runs one drill with everyone expected who is not kept out of it. Null where no zone
+ * of the ground could hold one copy. The first copy stands in `zoneId` where it can.
+ */
+export function periodFromDrill(
+	plan: Plan,
+	{ drill, id, minutes, zoneId }: { drill: Drill; id: string; minutes: number; zoneId?: string }
+): Period | null {
+	const { practice, context } = plan;
+	const period: Period = {
+		id,
+		name: drill.name,
+		kind: kindFor(drill),
+		rank: kindFor(drill) === 'warm-up' ? 'must' : 'should',
+		...minutesAround(minutes),
+		lanes: []
+	};
+	// Who is kept out of the drill has no place in it from the start.
+	const players = practice.expected.filter(
+		(player) => !keptOutOfDrill(context.playerById.get(player), drill, plan)
+	);
+	const makeId = idMaker([...practice.periods.flatMap(idsIn), id]);
+	const made = newLane(plan, {
+		...{ period, drill, players, minutes, beside: [], stem: id, makeId },
+		...(zoneId !== undefined && { zoneId })
+	});
+	if (!made) return null;
+	return { ...period, ...(made.groups.length > 0 && { groups: made.groups }), lanes: [made.lane] };
 }
 
 /** A new period without a drill: water, a talk, the close. */

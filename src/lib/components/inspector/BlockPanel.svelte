@@ -1,12 +1,22 @@
 <script lang="ts">
 	import type { Evaluation } from '$core/playing';
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
-	import { mergeBlocks, sizeLane, splitBlock, splitIntoCopies } from '$core/building';
+	import {
+		climbOfCopy,
+		mergeBlocks,
+		sizeLane,
+		splitBlock,
+		splitIntoCopies,
+		withDrill
+	} from '$core/building';
+	import type { Drill } from '$core/model/drill';
 	import { drillOf, type Edit, type Found } from '$core/practice';
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
+	import BlockDetails from './BlockDetails.svelte';
+	import ClimbEditor from './ClimbEditor.svelte';
 	import SizeList from './SizeList.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
@@ -51,13 +61,24 @@
 		);
 		onapply({ type: 'set-block', block: block.id, set: { copies } });
 	}
-	function setRung(rung: string) {
-		const climb = [{ ...(rung && { rung }), minutes: block.minutes }];
-		onapply({ type: 'set-block', block: block.id, set: { climb } });
+	const keyOf = ({ id, revision = 1 }: Drill) => `${id}@${revision}`;
+	const shelf = $derived(
+		[
+			...new Map(
+				[...evaluation.context.shelf, ...(drill ? [drill] : [])].map((each) => [keyOf(each), each])
+			).values()
+		].sort((a, b) => a.name.localeCompare(b.name))
+	);
+	function setDrill(key: string) {
+		const other = shelf.find((each) => keyOf(each) === key);
+		if (other && other !== drill) onapply(withDrill(block, other));
+	}
+	/** A copy climbs as its block does until it has steps of its own. */
+	function ownSteps(copyId: string, isOwn: boolean) {
+		onapply(climbOfCopy(block, copyId, isOwn ? block.climb : null));
 	}
 	const cut = $derived(splitBlock(evaluation.practice, block.id, () => nanoid(8)));
 	const merged = $derived(mergeBlocks(evaluation.practice, block.id));
-	const rungs = $derived(block.climb.map(({ rung }) => rung ?? ''));
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
 
@@ -73,23 +94,22 @@
 			<LineupTable lineup={block.lineup} context={evaluation.context} />
 		</details>
 	{/if}
-	{#if drill.rungs.length > 0}
-		<Select
-			id="rung"
-			size="sm"
-			labelText={say(texts.rung)}
-			selected={rungs.length === 1 ? rungs[0] : 'climb'}
-			on:change={(event) => setRung(value(event))}
-		>
-			<SelectItem value="" text={say(texts.theDrillItself)} />
-			{#each drill.rungs as rung (rung.id)}
-				<SelectItem value={rung.id} text="{rung.name}: {rung.change}" />
-			{/each}
-			{#if rungs.length > 1}
-				<SelectItem value="climb" text={say(texts.climbOfRungs, { rungCount: rungs.length })} />
-			{/if}
-		</Select>
-	{/if}
+	<Select
+		id="block-drill"
+		size="sm"
+		labelText={say(texts.drill)}
+		selected={keyOf(drill)}
+		on:change={(event) => setDrill(value(event))}
+	>
+		{#each shelf as each (keyOf(each))}<SelectItem value={keyOf(each)} text={each.name} />{/each}
+	</Select>
+	<ClimbEditor
+		id="climb"
+		{drill}
+		climb={block.climb}
+		minutes={block.minutes}
+		onclimb={(climb) => onapply({ type: 'set-block', block: block.id, set: { climb } })}
+	/>
 	{#if sized}
 		<div>
 			<h3>{say(texts.howManyCopiesFor, { playerCount: sized.players.length })}</h3>
@@ -129,8 +149,26 @@
 					<SelectItem value={id} text={evaluation.context.adultById.get(id)?.name ?? id} />
 				{/each}
 			</Select>
+			{#if block.copies.length > 1 && drill.rungs.length > 0}
+				<Checkbox
+					id="own-{copy.id}"
+					labelText={say(texts.ownSteps, { index: index + 1 })}
+					checked={copy.climb !== undefined}
+					on:check={(event) => ownSteps(copy.id, event.detail)}
+				/>
+			{/if}
+			{#if copy.climb}
+				<ClimbEditor
+					id="climb-{copy.id}"
+					{drill}
+					climb={copy.climb}
+					minutes={block.minutes}
+					onclimb={(climb) => onapply(climbOfCopy(block, copy.id, climb))}
+				/>
+			{/if}
 		</div>
 	{/each}
+	<BlockDetails {evaluation} {found} {onapply} />
 	<div class="cuts">
 		{#if cut}
 			<Button

@@ -21,6 +21,7 @@
 		splitSelected
 	} from '../board/boardKeys';
 	import BlockPanel from './BlockPanel.svelte';
+	import PeriodDetails from './PeriodDetails.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
 
@@ -159,6 +160,7 @@
 			bind:value={note}
 			on:change={() => setNote(note)}
 		/>
+		<PeriodDetails {evaluation} {period} {onapply} />
 		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
 			<Select
 				id="block-of-period"
