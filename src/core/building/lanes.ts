@@ -1,6 +1,6 @@
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Lane, Period } from '../model/practice';
-import { keptOutOfDrill, maySupervise } from '../playing';
+import { keptOutOfDrill, maySupervise, placesLeft } from '../playing';
 import { arranging, type EditOf, type Found, idMaker, idsIn, type Plan } from '../practice';
 import { newLane } from './newPeriod';
 import { NEW_STOP_SHARE } from './sizeHere';
@@ -103,7 +103,17 @@ export function unitBeside(
 	if (period.slots || players.length === 0) return null;
 	const rest = without(period, players);
 	const makeId = idMaker(plan.practice.periods.flatMap(idsIn));
+	// Units that have no lane yet want zones as well.
+	const waiting = new Set(
+		plan.practice.expected.map((id) => plan.context.playerById.get(id)?.unit)
+	);
+	for (const lane of rest.lanes) waiting.delete(lane.unit);
+	waiting.delete(undefined);
+	const free = placesLeft(rest.lanes, plan.context);
+	const isAlone = rest.lanes.some((lane) => lane.unit === undefined);
+	const mostZones = isAlone ? free : Math.max(1, Math.floor(free / waiting.size));
 	const made = newLane(plan, {
+		mostZones,
 		...{ period: rest, drill, players, minutes: period.minutes, beside: rest.lanes },
 		...{ stem: `${period.id}.${unit}`, makeId }
 	});

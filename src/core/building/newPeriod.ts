@@ -40,6 +40,8 @@ export interface LaneAsked {
 	makeId: (stem: string) => string;
 	/** The first copy stands there where it can. */
 	zoneId?: string;
+	/** The most zones that it may take; all that are free where it is not said. */
+	mostZones?: number;
 }
 
 /**
@@ -48,10 +50,13 @@ export interface LaneAsked {
  */
 export function newLane(
 	plan: Plan,
-	{ period, drill, players, minutes, beside, stem, makeId, zoneId }: LaneAsked
+	{ period, drill, players, minutes, beside, stem, makeId, zoneId, mostZones }: LaneAsked
 ): { lane: Lane; groups: Group[] } | null {
 	const { practice, context } = plan;
-	const sized = sizeHere(plan, { period, drill, players: players.length, minutes, beside });
+	const sized = sizeHere(plan, {
+		...{ period, drill, players: players.length, minutes, beside },
+		...(mostZones !== undefined && { mostZones })
+	});
 	const about = groupAbout(drill, players.length);
 	const room = sized.ok
 		? sized.value.room

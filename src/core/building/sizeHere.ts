@@ -51,7 +51,8 @@ export function sizeHere(
 		players,
 		minutes,
 		beside,
-		stopShare = NEW_STOP_SHARE
+		stopShare = NEW_STOP_SHARE,
+		mostZones = Infinity
 	}: {
 		period: Period;
 		drill: Drill;
@@ -61,12 +62,15 @@ export function sizeHere(
 		beside: readonly Lane[];
 		/** Share of the block for which the coach stops it; that of a new block where it is not said. */
 		stopShare?: number;
+		/** The most zones that it may take: others want theirs. */
+		mostZones?: number;
 	}
 ): Outcome<Sizing> {
 	const resolved = resolveDrill(drill, rung);
 	if (!resolved.ok) return resolved;
 	const about = groupAbout(resolved.value, players);
-	const room = roomFor(resolved.value, { practice, period, beside, context, players: about });
+	const free = roomFor(resolved.value, { practice, period, beside, context, players: about });
+	const room = { ...free, zones: free.zones.slice(0, mostZones) };
 	const running = runningShare(drill, { minutes, stopShare });
 	const output = size({
 		...{ drill, rung, players, limits: limitsOf(room) },

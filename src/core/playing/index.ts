@@ -30,7 +30,8 @@ export {
 	suitableZones,
 	whoLeadsFirst,
 	zonesOfLane,
-	type Room
+	type Room,
+	placesLeft
 } from './room';
 export {
 	arrivesAt,

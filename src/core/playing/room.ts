@@ -105,6 +105,16 @@ export function whoLeadsFirst(ids: readonly string[], drill: Drill, context: Con
 	return ids.toSorted((a, b) => rank(a) - rank(b));
 }
 
+/** Zones that share no ground with those of some lanes. */
+function zonesLeft(lanes: readonly Lane[], { ground, zoneById }: Context): Zone[] {
+	const inUse = lanes.flatMap(zonesOfLane).flatMap((id) => zoneById.get(id) ?? []);
+	return ground.zones.filter((zone) => !inUse.some((used) => overlap(zone, used)));
+}
+
+/** How many zones apart from each other some lanes leave. */
+export const placesLeft = (lanes: readonly Lane[], context: Context): number =>
+	suitableZones({ ground: { length: 1, width: 1 } }, zonesLeft(lanes, context), 1).length;
+
 /** What is free for `drill` with groups of about `players` in a period, beside the given lanes. */
 export function roomFor(
 	drill: Drill,
@@ -122,8 +132,7 @@ export function roomFor(
 		players: number;
 	}
 ): Room {
-	const inUse = beside.flatMap(zonesOfLane).flatMap((id) => context.zoneById.get(id) ?? []);
-	const free = context.ground.zones.filter((zone) => !inUse.some((used) => overlap(zone, used)));
+	const free = zonesLeft(beside, context);
 	const busy = adultsIn(beside);
 	return {
 		zones: suitableZones(drill, free, players),

@@ -11,6 +11,7 @@ export default messages({
 	theServerDoesNotAnswerWho: 'The server does not answer, so who met whom is left out for now.',
 	noZoneOfThisGroundHolds: 'No {zone} of this {ground} holds {name}.',
 	water: 'Water',
+	unitTime: '{Unit} time',
 	talk: 'Talk',
 	close: 'Close',
 	whenAndWhere: 'When and where',

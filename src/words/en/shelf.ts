@@ -1,6 +1,10 @@
 import { messages } from '../message';
 
 export default messages({
+	addWater: '+ Water',
+	addTalk: '+ Talk',
+	addClose: '+ Close',
+	addUnits: '+ {Units}',
 	words: 'Words',
 	nameCueKit: 'name, {cue}, {kit} …',
 	for: 'For',

@@ -17,6 +17,7 @@
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
 	import { SHELF_MINUTES } from '$lib/components/shelf/fits';
+	import type { PlainKind } from '$lib/components/shelf/plain';
 	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
 	import Strip from '$lib/components/strip/Strip.svelte';
 	import Tape from '$lib/components/tape/Tape.svelte';
@@ -151,17 +152,21 @@
 		apply(proposal.edit);
 		view.mark(id);
 	}
-	const PLAIN = {
+	const PLAIN: Record<PlainKind, { name: string; minutes: number }> = {
 		water: { name: say(texts.water), minutes: 2 },
 		talk: { name: say(texts.talk), minutes: 3 },
-		close: { name: say(texts.close), minutes: 2 }
+		close: { name: say(texts.close), minutes: 2 },
+		units: { name: say(texts.unitTime), minutes: 20 }
 	};
 	function addPeriod(added: Period) {
 		apply({ type: 'add-period', period: added, after: selectedOrLast() });
 		view.mark(added.id, added.lanes[0]?.blocks[0]?.id ?? null);
 	}
-	const addPlain = (kind: keyof typeof PLAIN) =>
+	function addPlain(kind: PlainKind) {
 		addPeriod(plainPeriod(kind, { id: nanoid(8), ...PLAIN[kind] }));
+		// Unit time is empty until each unit has its drill: that is asked there.
+		if (kind === 'units') view.panel = 'period';
+	}
 </script>
 
 <svelte:head>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Evaluation } from '$core/playing';
+	import { type Evaluation, rungsRun } from '$core/playing';
 	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import {
@@ -17,6 +17,7 @@
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import BlockDetails from './BlockDetails.svelte';
 	import ClimbEditor from './ClimbEditor.svelte';
+	import LaneControls from './LaneControls.svelte';
 	import SizeList from './SizeList.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
@@ -31,6 +32,10 @@
 	const say = useWords();
 	const { period, lane, block } = $derived(found);
 	const drill = $derived(drillOf(evaluation.context, block.drill));
+	/** Those of every rung that is run, not of the drill underneath. */
+	const cautions = $derived(
+		drill ? [...new Set(rungsRun(block, drill).flatMap((rung) => rung.cautions))] : []
+	);
 	const figures = $derived(evaluation.figures.blocks.get(block.id));
 	const sized = $derived(sizeLane(evaluation, found));
 	const zones = $derived(evaluation.context.ground.zones);
@@ -84,9 +89,9 @@
 
 {#if drill}
 	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures, say)}</p>
-	{#if drill.cautions.length > 0}<p class="care">
+	{#if cautions.length > 0}<p class="care">
 			<strong>{say(texts.care)}</strong>
-			{drill.cautions.join(' ')}
+			{cautions.join(' ')}
 		</p>{/if}
 	{#if block.lineup}
 		<details>
@@ -168,6 +173,7 @@
 			{/if}
 		</div>
 	{/each}
+	<LaneControls {evaluation} {found} {onapply} />
 	<BlockDetails {evaluation} {found} {onapply} />
 	<div class="cuts">
 		{#if cut}

@@ -20,6 +20,7 @@
 		openRotation,
 		splitSelected
 	} from '../board/boardKeys';
+	import Beside from './Beside.svelte';
 	import BlockPanel from './BlockPanel.svelte';
 	import PeriodDetails from './PeriodDetails.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -161,6 +162,7 @@
 			on:change={() => setNote(note)}
 		/>
 		<PeriodDetails {evaluation} {period} {onapply} />
+		<Beside {evaluation} {period} {onapply} />
 		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
 			<Select
 				id="block-of-period"

@@ -5,6 +5,7 @@
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { DrillLookup } from '$lib/state/drillLookup.svelte';
 	import { fitOf, matches, type Fit, SHELF_MINUTES } from './fits';
+	import { PLAIN_PERIODS, type PlainKind } from './plain';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/shelf';
 
@@ -26,7 +27,7 @@
 		/** How many drills there are in all: more than are at hand in a large club. */
 		onShelf: number;
 		onadd: (drill: Drill) => void;
-		onplain: (kind: 'water' | 'talk' | 'close') => void;
+		onplain: (kind: PlainKind) => void;
 		/** Name of the period that is selected on the tape. */
 		selected: string | undefined;
 		/** Shows that period in the shelf's place. */
@@ -39,6 +40,9 @@
 	} = $props();
 
 	const say = useWords();
+	const plain = $derived(
+		PLAIN_PERIODS.filter(({ kind }) => kind !== 'units' || evaluation.context.team.units.length > 0)
+	);
 	let search = $state('');
 	// What a drill could have depends on who is there, not on the periods nor on other drills: kept until that changes.
 	let kept = { expected: [] as string[], adults: [] as string[], fits: new Map<Drill, Fit>() };
@@ -115,10 +119,8 @@
 		/>
 	</div>
 	<div class="plain">
-		{#each ['water', 'talk', 'close'] as const as kind (kind)}
-			<button class="link" onclick={() => onplain(kind)}
-				>+ {kind[0].toUpperCase()}{kind.slice(1)}</button
-			>
+		{#each plain as { kind, label } (kind)}
+			<button class="link" onclick={() => onplain(kind)}>{say(label)}</button>
 		{/each}
 		<button class="link" onclick={onborrow} title={say(texts.periodOfAnotherPractice)}
 			>{say(texts.borrow)}</button

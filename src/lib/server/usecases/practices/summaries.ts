@@ -3,7 +3,13 @@ import type { Practice } from '$core/model/practice';
 import { type Evaluation, type PracticeSummary, summaryOf } from '$core/playing';
 import type { LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../../database';
-import { hasUnsummed, isHeld, listUnsummed, replaceLedger, setSummary } from '../../repositories/practices';
+import {
+	hasUnsummed,
+	isHeld,
+	listUnsummed,
+	replaceLedger,
+	setSummary
+} from '../../repositories/practices';
 import { holdTeam } from '../../repositories/teams';
 import type { Played } from '../../memory';
 import { play } from './play';
