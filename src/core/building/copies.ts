@@ -1,4 +1,5 @@
 import { adultPlaces } from '../drill';
+import { freeBibs } from './bibs';
 import { group } from '../grouping';
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Group, Lane, Period } from '../model/practice';
@@ -71,9 +72,10 @@ export function makeGroups(
 	sizes: readonly number[],
 	{ context, makeId, stem }: { context: Context; makeId: (stem: string) => string; stem: string }
 ): Group[] {
+	const bibs = freeBibs([], sizes.length);
 	return evenGroups(players, sizes, context).map((members, index) => ({
 		id: makeId(`${stem}.g`),
-		bib: index % 8,
+		bib: bibs[index],
 		players: members
 	}));
 }

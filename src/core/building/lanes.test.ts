@@ -53,6 +53,8 @@ describe('unit time', () => {
 		const zones = period.lanes.flatMap(({ zoneIds }) => [...new Set(zoneIds)]);
 		expect(new Set(zones).size).toBe(zones.length);
 		expect(runs.length).toBeGreaterThanOrEqual(3);
+		const bibs = period.groups?.map(({ bib }) => bib) ?? [];
+		expect(new Set(bibs).size).toBe(bibs.length);
 	});
 
 	test('is led by the coach of the unit where one is there', () => {

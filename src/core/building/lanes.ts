@@ -2,6 +2,7 @@ import type { Drill } from '../model/drill';
 import type { Block, Copy, Lane, Period } from '../model/practice';
 import { keptOutOfDrill, maySupervise, placesLeft } from '../playing';
 import { arranging, type EditOf, type Found, idMaker, idsIn, type Plan } from '../practice';
+import { freeBibs } from './bibs';
 import { newLane } from './newPeriod';
 import { NEW_STOP_SHARE } from './sizeHere';
 
@@ -119,10 +120,12 @@ export function unitBeside(
 	});
 	if (!made) return null;
 	const lane = { ...made.lane, unit };
+	const bibs = freeBibs(rest.groups ?? [], made.groups.length);
+	const groups = made.groups.map((group, index) => ({ ...group, bib: bibs[index] }));
 	return arranging(rest, {
 		kind: 'units',
 		lanes: withCoach(plan, [...rest.lanes, lane], lane),
-		groups: [...(rest.groups ?? []), ...made.groups]
+		groups: [...(rest.groups ?? []), ...groups]
 	});
 }
 

@@ -1,3 +1,4 @@
+import { freeBibs } from './bibs';
 import type { Group, Period } from '../model/practice';
 import type { RotateInput, RotateOutput } from '../rotation';
 import { isStation } from '../playing';
@@ -67,15 +68,17 @@ export function reround(
 export function halvedGroups(period: Period): Group[] {
 	const makeId = idMaker(idsIn(period));
 	const groups = movingGroups(period);
+	const others = (period.groups ?? []).filter((group) => !groups.includes(group));
+	const bibs = freeBibs(others, groups.length * 2);
 	const halfOf = ({ players }: Group) => Math.ceil(players.length / 2);
 	const first = groups.map(({ leader: _leader, ...group }, index) => ({
 		...group,
-		bib: index % 8,
+		bib: bibs[index],
 		players: group.players.slice(0, halfOf(group))
 	}));
 	const second = groups.map((group, index) => ({
 		id: makeId(group.id),
-		bib: (groups.length + index) % 8,
+		bib: bibs[groups.length + index],
 		players: group.players.slice(halfOf(group))
 	}));
 	return [...first, ...second];

@@ -185,11 +185,17 @@ export const Lane = Type.Object(
 	closed
 );
 
+/** Bibs that can be told apart: one for each letter. */
+export const MOST_BIBS = 26;
+
 /** Players who go through a period together, told apart by a bib. */
 export const Group = Type.Object(
 	{
 		id: says(PartId, 'Its id within the practice'),
-		bib: says(Type.Integer({ minimum: 0, maximum: 7 }), 'Number of its bib, 0 to 7'),
+		bib: says(
+			Type.Integer({ minimum: 0, maximum: MOST_BIBS - 1 }),
+			'Number of its bib, 0 to 25: a pattern and a letter'
+		),
 		players: says(Players, 'Ids of its players'),
 		leader: Type.Optional(says(Id, 'Id of the player who leads it'))
 	},

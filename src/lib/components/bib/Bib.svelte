@@ -26,6 +26,9 @@
 		height="11"
 		fill="#fff"
 	/>
+	{#each { length: look.dots }, dot (dot)}
+		<circle cx={12 + (dot - (look.dots - 1) / 2) * 4.5} cy="21" r="1.7" class="dot" />
+	{/each}
 	<text x="12" y="17" text-anchor="middle">{text}</text>
 </svg>
 
@@ -33,6 +36,11 @@
 	svg {
 		flex: none;
 		display: block;
+	}
+	.dot {
+		fill: #1d2528;
+		stroke: #fff;
+		stroke-width: 0.8;
 	}
 	text {
 		font-size: 10.5px;

@@ -22,9 +22,18 @@ export const BIBS: readonly BibLook[] = [
 	{ letter: 'W', name: texts.wrack, pattern: 'pinstripes', cloth: '#ffffff', mark: '#a3195b' }
 ];
 
-/** The look of a bib by its number in a practice. */
-export function bibLook(bib: number): BibLook {
-	return BIBS[((bib % BIBS.length) + BIBS.length) % BIBS.length];
+/** Letters of the bibs after those eight, which come again with dots; those of zones last. */
+const MORE_LETTERS = 'PQUVXYZHGJIOABCDEF';
+
+/** The look of a bib by its number in a practice: the eight patterns come again, with other letters and dots. */
+export function bibLook(bib: number): BibLook & { dots: number } {
+	const pattern = BIBS[bib % BIBS.length];
+	const dots = Math.floor(bib / BIBS.length);
+	return {
+		...pattern,
+		dots,
+		letter: dots === 0 ? pattern.letter : MORE_LETTERS[(bib - BIBS.length) % MORE_LETTERS.length]
+	};
 }
 
 /** Outline of a sleeveless tabard in a box of 24 × 24. */

@@ -104,7 +104,9 @@ test('bibs are told apart without colour, and use no letter of a zone', () => {
 	expect(new Set(BIBS.map(({ letter }) => letter)).size).toBe(8);
 	expect(new Set(BIBS.map(({ pattern }) => pattern)).size).toBe(8);
 	for (const { letter } of BIBS) expect('ABCDEF').not.toContain(letter);
-	expect(bibLook(9)).toBe(BIBS[1]);
+	const looks = Array.from({ length: 26 }, (_, bib) => bibLook(bib));
+	expect(new Set(looks.map(({ letter }) => letter)).size).toBe(26);
+	expect(looks[9]).toMatchObject({ pattern: BIBS[1].pattern, dots: 1 });
 });
 
 test('days are said as a coach says them', () => {

@@ -178,8 +178,8 @@
 	}
 	.plain {
 		display: flex;
-		justify-content: space-between;
-		gap: 6px;
+		flex-wrap: wrap;
+		gap: 0 10px;
 		white-space: nowrap;
 		padding: 4px 0;
 		border-bottom: 1px solid var(--rule);
