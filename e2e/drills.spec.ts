@@ -162,7 +162,14 @@ test('a drill is made from nothing in few actions, and runs as it is drawn; it i
 	await expect(page.getByLabel('y, m of guard')).toHaveValue('4.5');
 	await act(page.getByLabel('A turn lasts').fill('6'));
 	await act(page.getByLabel('A turn lasts').press('Enter'));
-	await act(page.getByLabel('Cues').fill('work: eyes up\nfeed: firm pass'));
+	for (const [cue, spot] of [
+		['eyes up', 'work'],
+		['firm pass', 'feed']
+	]) {
+		await act(page.getByRole('button', { name: 'Add a cue' }).click());
+		await act(page.getByLabel('Cue', { exact: true }).last().fill(cue));
+		await act(page.getByLabel(`For of ${cue}`).selectOption(spot));
+	}
 	await act(page.getByLabel('Cautions').fill('room to swing\nroom to swing'));
 	// A spot that is called otherwise takes its moves, ways and cues along.
 	await act(page.getByLabel('Spot', { exact: true }).nth(1).fill('wall'));

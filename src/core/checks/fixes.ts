@@ -1,4 +1,3 @@
-import type { Drill } from '../model/drill';
 import type { Block, Lane, Period, Practice } from '../model/practice';
 import { periodFromDrill, plainPeriod, sizeLane, splitIntoCopies, splitPeriod } from '../building';
 import type { Evaluation } from '../playing';

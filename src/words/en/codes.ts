@@ -9,6 +9,7 @@ export default messages({
 	player: '{player}',
 	adult: '{adult}',
 	either: 'either',
+	marker: 'a marker',
 	outcome: 'outcome',
 	decision: 'decision',
 	form: 'form',

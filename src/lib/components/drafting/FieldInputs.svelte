@@ -5,6 +5,7 @@
 	import type { DrillDraft } from './draft.svelte';
 	import type { FieldGroup } from './fields';
 	import Lines from './Lines.svelte';
+	import { PART_TABLES } from './partRows';
 
 	/** The inputs of a group of fields, each with what the drill or the chosen rung has there. */
 	let { draft, group }: { draft: DrillDraft; group: FieldGroup } = $props();
@@ -12,7 +13,7 @@
 	const say = useWords();
 	const idOf = (index: number) => `${group.id}-${index}`;
 	/** The name of the group says what its only input is. */
-	const isAlone = $derived(group.inputs.length === 1);
+	const isAlone = $derived(group.inputs.length === 1 && PART_TABLES[group.id] === undefined);
 </script>
 
 <div class="inputs" class:four={group.inputs.length === 4}>

@@ -5,6 +5,8 @@
 	import type { DrillDraft } from './draft.svelte';
 	import FieldInputs from './FieldInputs.svelte';
 	import { FIELD_GROUPS, groupOf, SECTIONS, type FieldGroup } from './fields';
+	import PartsField from './PartsField.svelte';
+	import { PART_TABLES } from './partRows';
 	import SkillsField from './SkillsField.svelte';
 	import SpotsField from './SpotsField.svelte';
 	import TapHelper from './TapHelper.svelte';
@@ -44,7 +46,8 @@
 				workSeconds: workSeconds ?? turn.workSeconds,
 				headwaySeconds: headwaySeconds ?? turn.headwaySeconds,
 				...(shortSeconds !== null && { shortSeconds }),
-				...(longSeconds !== null && { longSeconds })
+				...(longSeconds !== null && { longSeconds }),
+				...(turn.loads && { loads: turn.loads })
 			}
 		});
 	}
@@ -63,7 +66,8 @@
 			{/if}
 		</legend>
 		{#if group.id === 'spots'}<SpotsField {draft} {units} beside={run} />
-		{:else if group.id === 'skills'}<SkillsField {draft} {skills} />{/if}
+		{:else if group.id === 'skills'}<SkillsField {draft} {skills} />
+		{:else if PART_TABLES[group.id]}<PartsField {draft} table={PART_TABLES[group.id]} />{/if}
 		<FieldInputs {draft} {group} />
 		{#if group.id === 'turn'}<TapHelper onuse={useTiming} />{/if}
 	</fieldset>
@@ -131,6 +135,11 @@
 		grid-column: 1 / -1;
 	}
 	@media (min-width: 700px) {
+		.cues,
+		.kit,
+		.questions,
+		.sides,
+		.turn,
 		.skills {
 			grid-column: span 2;
 		}

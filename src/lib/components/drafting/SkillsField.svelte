@@ -20,13 +20,13 @@
 	]);
 	function keep(next: SkillRow[]) {
 		rows = next;
-		draft.set({ skills: skillsIn(rows) });
+		draft.set({ skills: skillsIn(rows, draft.calling) });
 	}
 	function add() {
 		const left = 1 - draft.typed.skills.reduce((sum, { share }) => sum + share, 0);
 		const focus = rows.some((row) => row.focus === 'main') ? 'second' : 'main';
 		const share = String(Math.round(left * 100));
-		keep([...rows, { key: draft.newKey('new-skill'), skill: '', share, focus }]);
+		keep([...rows, { key: draft.newKey('new-skill'), skill: '', share, focus, spots: '' }]);
 	}
 </script>
 

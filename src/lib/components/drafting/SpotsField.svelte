@@ -76,7 +76,7 @@
 </div>
 <TypedTable
 	{rows}
-	columns={spotColumns(rows, units, say)}
+	columns={spotColumns(rows, { units, hasResult: draft.typed.rotation.result !== undefined }, say)}
 	nameOf={({ name }) => name || say(texts.aNewSpot)}
 	onchange={(index, row) => keep(rows.with(index, row))}
 	onadd={addSpot}

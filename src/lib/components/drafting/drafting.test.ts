@@ -5,7 +5,8 @@ import { RungChange } from '$core/model/drill';
 import { demoContext, demoTeams } from '../../../../tests/support/demo';
 import { DrillDraft } from './draft.svelte';
 import { FIELD_GROUPS, groupOf } from './fields';
-import { cuesIn, faultsIn, faultsText, kitIn, type SpotCalling } from './lines';
+import { faultsIn, faultsText, type SpotCalling } from './lines';
+import { PART_TABLES, partColumns, partRows, type PartRow } from './partRows';
 import { linesOn, nearestSpot, snapped } from './mapping';
 import { skillRows, skillsIn } from './skillRows';
 import { newSpotRow, spotColumns, spotRows, spotsIn } from './spotRows';
@@ -56,24 +57,54 @@ describe('what is typed in', () => {
 				rotation: { ...drill.rotation, moves: Object.fromEntries(moves) }
 			});
 			expect(waysIn(wayRows(drill, plain), plain)).toEqual(drill.paths);
-			expect(skillsIn(skillRows(drill))).toEqual(drill.skills);
+			for (const table of Object.values(PART_TABLES)) {
+				const change = table.change(partRows(table, drill, plain), drill, plain);
+				expect([drill.id, table.field, sameValue(withChange(drill, change), drill)]).toEqual([
+					drill.id,
+					table.field,
+					true
+				]);
+			}
+			expect(skillsIn(skillRows(drill, plain), plain)).toEqual(drill.skills);
 		}
 		const row = newSpotRow('k', blank);
-		for (const column of spotColumns([row], [], say))
+		for (const column of spotColumns([row], { units: [], hasResult: true }, say))
 			expect(column.set(row, column.value(row))).toEqual(row);
 	});
 
 	test('is read as a coach writes it', () => {
-		expect(kitIn('2 ball\n1,5 cone a player\nrope')).toEqual([
-			{ item: 'ball', count: 2, per: 'copy' },
-			{ item: 'cone', count: 1.5, per: 'player' },
-			{ item: 'rope', count: 1, per: 'copy' }
-		]);
 		const calling = { ...plain, keyOf: (name: string) => (name === 'gate' ? 'k' : undefined) };
-		expect(cuesIn('gate: low\n\nfor: everyone ', calling)).toEqual([
-			{ say: 'low', spot: 'k' },
-			{ say: 'for: everyone' }
+		const typed = (id: string, ...rows: Record<string, string>[]) =>
+			PART_TABLES[id].change(
+				rows.map(
+					(cells, key) => ({ ...PART_TABLES[id].fresh, ...cells, key: `${key}` }) as PartRow
+				),
+				blank,
+				calling
+			);
+		expect(
+			typed('kit', { item: 'ball', count: '1,5', or: 'beanbag, bib ' }, { item: ' ' })
+		).toEqual({
+			kit: [{ item: 'ball', count: 1.5, per: 'copy', or: ['beanbag', 'bib'] }]
+		});
+		expect(typed('cues', { say: ' low ', spot: 'k', young: 'like a cat' }, { say: '' })).toEqual({
+			cues: [{ say: 'low', spot: 'k', young: 'like a cat' }]
+		});
+		expect(typed('turn', { kind: 'kicks', count: '2', spots: 'gate, moon' })).toMatchObject({
+			turn: { loads: [{ kind: 'kicks', count: 2, spots: ['k', 'moon'] }] }
+		});
+		expect(typed('sides', { name: 'left', mirror: 'x' }, { name: 'right' })).toEqual({
+			sides: { names: ['left', 'right'], mirror: { left: 'x' } }
+		});
+		expect([typed('sides'), typed('questions')]).toEqual([
+			{ sides: undefined },
+			{ questions: undefined }
 		]);
+		for (const table of Object.values(PART_TABLES)) {
+			const row = { ...table.fresh, key: 'new' } as PartRow;
+			for (const column of partColumns(table, blank, { calling: plain, say }))
+				expect(column.set(row, column.value(row))).toEqual(row);
+		}
 		const rungs = [{ id: 'r', name: 'Faster', change: '', lever: 'pace' as const }];
 		const faults = faultsIn('tall > bend > Faster\nlate\nwide > turn > Slower', {
 			...blank,

@@ -27,16 +27,6 @@ const counted = (line: string): { count: number; item: string } => {
 	return { count: numberIn(count), item };
 };
 
-/** `2 ball a copy`, `1 bib a player`. */
-export const kitText = ({ kit }: Drill): string =>
-	kit.map(({ item, count, per }) => `${count} ${item} a ${per}`).join('\n');
-
-export const kitIn = (typed: string): Drill['kit'] =>
-	linesOf(typed).map((line) => ({
-		...counted(line.replace(/\sa (player|copy)$/, '')),
-		per: /\sa player$/.test(line) ? 'player' : 'copy'
-	}));
-
 /** `1 goal`, of things that stand in the zone. */
 export const fixturesText = ({ fixtures = [] }: Drill): string =>
 	fixtures.map(({ item, count }) => `${count} ${item}`).join('\n');
@@ -51,17 +41,6 @@ export const rolesIn = (typed: string): Drill['needsRole'] =>
 	listOf(typed)?.map((line) => {
 		const { count, item } = counted(line);
 		return { role: item, count };
-	});
-
-/** `eyes up` for everyone, `feed: firm pass` for those at a spot. */
-export const cuesText = ({ cues }: Drill, { nameOf }: SpotCalling): string =>
-	cues.map(({ say, spot }) => (spot ? `${nameOf(spot)}: ${say}` : say)).join('\n');
-
-export const cuesIn = (typed: string, { keyOf }: SpotCalling): Drill['cues'] =>
-	linesOf(typed).map((line) => {
-		const [, name, say] = /^([^:]+):\s*(.+)$/.exec(line) ?? [];
-		const spot = name === undefined ? undefined : keyOf(name);
-		return spot === undefined ? { say: line } : { say, spot };
 	});
 
 /** `what is seen > what to say > the rung that mends it`. */

@@ -1,6 +1,7 @@
 import type { Drill } from '$core/model/drill';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
-import { numberIn } from './lines';
+import { numberIn, type SpotCalling } from './lines';
+import { spotsNamed } from './partRows';
 import texts from '$texts/drafting';
 import type { Say } from '$words';
 
@@ -9,25 +10,32 @@ export interface SkillRow extends TypedRow {
 	skill: string;
 	share: string;
 	focus: string;
+	/** Names of the spots whose players learn it; everyone at work where it is empty. */
+	spots: string;
 }
 
-export const skillRows = ({ skills }: Drill): SkillRow[] =>
-	skills.map(({ skill, share, focus }, index) => ({
+export const skillRows = ({ skills }: Drill, { nameOf }: SpotCalling): SkillRow[] =>
+	skills.map(({ skill, share, focus, spots = [] }, index) => ({
 		key: `skill-${index}`,
 		skill,
 		share: String(Math.round(share * 1000) / 10),
-		focus
+		focus,
+		spots: spots.map(nameOf).join(', ')
 	}));
 
 /** The skills that rows say; those without one are passed over. */
-export const skillsIn = (rows: readonly SkillRow[]): Drill['skills'] =>
+export const skillsIn = (rows: readonly SkillRow[], calling: SpotCalling): Drill['skills'] =>
 	rows
 		.filter(({ skill }) => skill !== '')
-		.map(({ skill, share, focus }) => ({
-			skill,
-			share: Math.min(1, Math.max(0, numberIn(share) / 100 || 0)),
-			focus: focus === 'second' ? 'second' : 'main'
-		}));
+		.map(({ skill, share, focus, spots }) => {
+			const learners = spotsNamed(spots, calling);
+			return {
+				skill,
+				share: Math.min(1, Math.max(0, numberIn(share) / 100 || 0)),
+				focus: focus === 'second' ? 'second' : 'main',
+				...(learners && { spots: learners })
+			};
+		});
 
 /** The columns of the skills' table, to choose from the skills that are named. */
 export const skillColumns = (
@@ -57,6 +65,13 @@ export const skillColumns = (
 				{ id: 'main', name: say(texts.main) },
 				{ id: 'second', name: say(texts.second) }
 			]
+		}),
+		fieldColumn<SkillRow, 'spots'>('spots', {
+			heading: say(texts.learntOn),
+			kind: 'text',
+			label: (row) => say(texts.ofRow, { heading: say(texts.learntOn), spot: of(row) }),
+			hint: say(texts.allAtWork),
+			least: 100
 		})
 	];
 };

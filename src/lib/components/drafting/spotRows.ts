@@ -14,6 +14,8 @@ export interface SpotRow extends TypedRow {
 	line: boolean;
 	/** Key of the spot that its players go to. */
 	goesTo: string;
+	/** The same after a turn that ends otherwise; its own for the back of its line, empty to play on. */
+	thenTo: string;
 	x: string;
 	y: string;
 	unit: string;
@@ -34,6 +36,7 @@ export const spotRows = ({ spots, rotation }: Drill, { nameOf }: SpotCalling): S
 		by: spot.by ?? 'player',
 		line: spot.line ?? false,
 		goesTo: Object.hasOwn(rotation.moves, spot.id) ? rotation.moves[spot.id] : spot.id,
+		thenTo: rotation.result?.moves[spot.id] ?? '',
 		x: text(spot.x),
 		y: text(spot.y),
 		unit: spot.unit ?? '',
@@ -52,6 +55,7 @@ export const newSpotRow = (key: string, { ground }: Drill): SpotRow => ({
 	by: 'player',
 	line: false,
 	goesTo: '',
+	thenTo: '',
 	x: String(ground.length / 2),
 	y: String(ground.width / 2),
 	unit: '',
@@ -87,7 +91,16 @@ export function spotsIn(
 	const moves = Object.fromEntries(
 		rows.flatMap(({ key, goesTo }) => (there.has(goesTo) && goesTo !== key ? [[key, goesTo]] : []))
 	);
-	return { spots, rotation: { ...rotation, moves } };
+	const { result, ...rest } = rotation;
+	const special = rows.flatMap(({ key, thenTo }) => (there.has(thenTo) ? [[key, thenTo]] : []));
+	return {
+		spots,
+		rotation: {
+			...rest,
+			moves,
+			...(result && { result: { ...result, moves: Object.fromEntries(special) } })
+		}
+	};
 }
 
 const coded = (ids: readonly string[], say: Say) =>
@@ -96,7 +109,7 @@ const coded = (ids: readonly string[], say: Say) =>
 /** The columns of the spots' table; a spot goes to any of them. */
 export function spotColumns(
 	rows: readonly SpotRow[],
-	units: readonly { id: string; name: string }[],
+	{ units, hasResult }: { units: readonly { id: string; name: string }[]; hasResult: boolean },
 	say: Say
 ): Column<SpotRow>[] {
 	const of = ({ name }: SpotRow) => name || say(texts.aNewSpot);
@@ -121,13 +134,20 @@ export function spotColumns(
 		plain('count', say(texts.players), 'number'),
 		plain('upTo', say(texts.upTo), 'number'),
 		plain('by', say(texts.heldBy), 'choice', {
-			options: coded(['player', 'adult', 'either'], say),
+			options: coded(['player', 'adult', 'either', 'marker'], say),
 			isNeeded: true
 		}),
 		plain('line', say(texts.line), 'tick'),
 		plain('goesTo', say(texts.thenGoesTo), 'choice', {
 			options: rows.map(({ key, name }) => ({ id: key, name: name || say(texts.aNewSpot) }))
 		}),
+		...(hasResult
+			? [
+					plain('thenTo', say(texts.otherwiseGoesTo), 'choice', {
+						options: rows.map(({ key, name }) => ({ id: key, name: name || say(texts.aNewSpot) }))
+					})
+				]
+			: []),
 		plain('x', 'x, m', 'number'),
 		plain('y', 'y, m', 'number'),
 		plain('unit', say(texts.unit), 'choice', { options: units }),

@@ -1,4 +1,4 @@
-import { fixturesIn, fixturesText, kitIn, kitText, rolesIn, rolesText } from '../lines';
+import { fixturesIn, fixturesText, rolesIn, rolesText } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
 import texts from '$texts/drafting';
 import type { Message } from '$words';
@@ -25,15 +25,7 @@ export const NEEDS: readonly FieldGroup[] = [
 		id: 'kit',
 		name: texts.kit,
 		fields: ['kit'],
-		inputs: [
-			{
-				kind: 'lines',
-				label: texts.kit,
-				hint: texts.kitHint,
-				value: kitText,
-				write: (_, typed) => ({ kit: kitIn(typed) })
-			}
-		]
+		inputs: []
 	},
 	{
 		id: 'fixtures',

@@ -61,7 +61,18 @@ export const RUNNING: readonly FieldGroup[] = [
 		fields: ['spots', 'rotation', 'paths'],
 		inputs: [
 			rotation('everyTurns', texts.theyMoveOnEveryTurns, ['', 1]),
-			rotation('everySeconds', texts.orEverySeconds, ['s', 0.5])
+			rotation('everySeconds', texts.orEverySeconds, ['s', 0.5]),
+			number(
+				texts.turnsThatEndOtherwise,
+				['%', 1, 99],
+				(drill) => drill.rotation.result && Math.round(drill.rotation.result.share * 100),
+				(drill, value) => {
+					const { result, ...rest } = drill.rotation;
+					const share = (value ?? 0) / 100;
+					if (value === undefined) return { rotation: rest };
+					return { rotation: { ...rest, result: { moves: {}, ...result, share } } };
+				}
+			)
 		]
 	},
 	{
@@ -96,25 +107,11 @@ export const RUNNING: readonly FieldGroup[] = [
 		name: texts.sides,
 		fields: ['sides'],
 		inputs: [
-			{
-				kind: 'text',
-				label: texts.sidesByComma,
-				hint: texts.leftRight,
-				value: ({ sides }) => (sides?.names ?? []).join(', '),
-				write: ({ sides }, typed) => {
-					const names = typed
-						.split(',')
-						.map((name) => name.trim())
-						.filter(Boolean);
-					return { sides: names.length > 0 ? { ...sides, names } : undefined };
-				}
-			},
 			number(
 				texts.changeAfterTurns,
 				['', 1],
 				({ sides }) => sides?.everyTurns,
-				({ sides }, value) =>
-					sides ? { sides: orNone({ names: sides.names, everyTurns: value }) } : {}
+				({ sides }, value) => (sides ? { sides: orNone({ ...sides, everyTurns: value }) } : {})
 			)
 		]
 	}

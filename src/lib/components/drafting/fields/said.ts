@@ -1,5 +1,5 @@
 import type { Drill, RungChange } from '$core/model/drill';
-import { cuesIn, cuesText, faultsIn, faultsText, linesOf, listOf } from '../lines';
+import { faultsIn, faultsText, linesOf, listOf } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
 import texts from '$texts/drafting';
 import type { Message } from '$words';
@@ -58,16 +58,9 @@ export const SAID: readonly FieldGroup[] = [
 		id: 'cues',
 		name: texts.cues,
 		fields: ['cues'],
-		inputs: [
-			{
-				kind: 'lines',
-				label: texts.cues,
-				hint: texts.oneALineSpotCueFor,
-				value: cuesText,
-				write: (_, typed, calling) => ({ cues: cuesIn(typed, calling) })
-			}
-		]
+		inputs: []
 	},
+	{ id: 'questions', name: texts.questions, fields: ['questions'], inputs: [] },
 	{
 		id: 'faults',
 		name: texts.whatGoesWrong,
