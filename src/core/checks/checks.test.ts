@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { fitToTime, resizePeriods } from '../building';
 import { evaluate } from '../playing';
-import { applyEdit, type Context, type Edit } from '../practice';
+import { applyEdit, type Context, type Edit, withDrills } from '../practice';
 import { demoContext, demoPractice, withAdults } from '../../../tests/support/demo';
 import type { Period, Practice } from '../model/practice';
 import {
@@ -64,8 +64,23 @@ const contexts: Partial<Record<FindingCode, Context>> = {
 	'kit-short': { ...context, kit: { ...context.kit, ball: 12 } },
 	'contact-day': withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
 	'like-partners': withLimits({ likeRatings: 0.5 }),
+	'load-day': loaded(withLimits({ loads: [{ kind: 'pushes', day: 8 }] })),
 	'clear-space': withLimits({ swingMetres: 7 })
 };
+/** A context in which a turn of the shooting arc costs whoever shoots two pushes. */
+function loaded(of: Context): Context {
+	return withDrills(
+		of,
+		of.drills.map((each) =>
+			each.id === 'shooting-arc'
+				? {
+						...each,
+						turn: { ...each.turn, loads: [{ kind: 'pushes', count: 2, spots: ['shooter'] }] }
+					}
+				: each
+		)
+	);
+}
 function withLimits(limits: Partial<Context['limits']>): Context {
 	return { ...context, limits: { ...context.limits, ...limits } };
 }
@@ -161,6 +176,7 @@ const faulty: Record<FindingCode, () => Practice> = {
 		return { ...practice, expected: [...practice.expected, 'p15'] };
 	},
 	'contact-day': () => sound(),
+	'load-day': () => sound(),
 	'water-gap': () => sound(),
 	'stop-long': () => withBlock('sq', (block) => ({ ...block, stopShare: 0.6 })),
 	'second-eyes': () => sound(),
@@ -317,6 +333,29 @@ describe('check', () => {
 			fixes: []
 		};
 		expect(describeFinding(finding, { practice, context }, say)).toContain('from 18:52;');
+	});
+
+	test('holds each player to the cap of their age, over all that the day holds of it', () => {
+		const caps = (...loads: Context['limits']['loads']) => loaded(withLimits({ loads }));
+		const { runs } = evaluate(sound(), caps());
+		const turns = new Map<string, number>();
+		for (const { run, steps, tallies } of runs)
+			for (const [k, { system, drill: each }] of steps.entries())
+				for (const [index, player] of each.id === 'shooting-arc' ? run.players.entries() : []) {
+					const spot = system.spots.findIndex(({ id }) => id === 'shooter');
+					const own = tallies[k].sides.reduce((sum, side) => sum + side.spotTurns[spot][index], 0);
+					turns.set(player, (turns.get(player) ?? 0) + own);
+				}
+		const most = 2 * Math.max(...turns.values());
+		expect(most).toBeGreaterThan(4);
+		expect(of(sound(), 'load-day', caps({ kind: 'pushes', day: most }))).toEqual([]);
+		expect(of(sound(), 'load-day', caps({ kind: 'kicks', day: 0 }))).toEqual([]);
+		const [finding] = of(sound(), 'load-day', caps({ kind: 'pushes', day: most - 1 }));
+		expect(finding.values).toMatchObject({ kind: 'pushes', count: most, limit: most - 1 });
+		// A cap for the young does not hold for those who are older.
+		const young = { kind: 'pushes', day: 2, under: 10 };
+		expect(of(sound(), 'load-day', caps(young))).toEqual([]);
+		expect(of(sound(), 'load-day', caps({ ...young, under: 99 }))).toHaveLength(1);
 	});
 
 	test('lists what would stop the practice first', () => {

@@ -123,6 +123,13 @@ export const VALUES = {
 		minutes: says(Minutes, 'Minutes of hard contact of a player that day'),
 		limit: says(Minutes, 'Most minutes')
 	}),
+	'load-day': shapeOf({
+		kind: says(Label, 'What is counted'),
+		count: says(Count, 'How many of it the player has that day who has most over the cap'),
+		limit: says(Type.Number({ minimum: 0 }), 'The most for that player in a day'),
+		player: says(Id, 'Id of that player'),
+		players: says(Count, 'Players over their cap')
+	}),
 	'water-gap': shapeOf({
 		minutes: says(Minutes, 'Minutes without water'),
 		limit: says(Minutes, 'Most minutes'),

@@ -136,6 +136,15 @@ const SENTENCES: Sentences = {
 	},
 	'contact-day': ({ minutes, limit }, { say, blocks }) =>
 		say(texts.contactDay, { ...blocks, minutes, limit }),
+	'load-day': ({ kind, count, limit, player, players }, { say, blocks, names }) =>
+		say(texts.loadDay, {
+			...blocks,
+			kind,
+			count,
+			limit,
+			person: names.player(player),
+			others: players - 1
+		}),
 	'water-gap': ({ minutes, limit }, { say, clock, at }) =>
 		say(texts.waterGap, { minutes, limit, from: clock(at.fromSecond ?? 0) }),
 	'stop-long': ({ stopShare, limit }, { say, blocks }) =>

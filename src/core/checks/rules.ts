@@ -12,6 +12,7 @@ import { fixtureShort } from './fixtureShort';
 import { groupSize } from './groupSize';
 import { hardAfterHard } from './hardAfterHard';
 import { kitShort } from './kitShort';
+import { loadDay } from './loadDay';
 import { likePartners } from './likePartners';
 import { moveShort } from './moveShort';
 import { noWarmUp } from './noWarmUp';
@@ -48,6 +49,7 @@ const RULES: readonly Rule[] = [
 	adultsFewThere,
 	adultsFewAt,
 	contactDay,
+	loadDay,
 	cannotRun,
 	groupSize,
 	playerUnplaced,

@@ -231,6 +231,22 @@ export const Limits = Type.Object(
 			),
 			'Players that one adult may have in charge, by age: the first entry that is over the age holds'
 		),
+		loads: says(
+			Type.Array(
+				Type.Object(
+					{
+						kind: says(Key, 'What is counted, as drills name it: throws, kicks'),
+						under: Type.Optional(
+							says(Type.Integer({ minimum: 1, maximum: 99 }), 'Under this age; all where not said')
+						),
+						day: says(Type.Number({ minimum: 0 }), 'The most of it for a player in a day')
+					},
+					closed
+				),
+				{ maxItems: 50 }
+			),
+			'Caps on what turns cost a body, by kind and age; the lowest that is meant for a player holds'
+		),
 		aloneFromAge: says(
 			Type.Number({ minimum: 0, maximum: 18 }),
 			'Age in years: younger players are nowhere without an adult in their zone'

@@ -21,6 +21,7 @@ export const DEFAULT_LIMITS: Limits = {
 		{ under: 12, players: 8 },
 		{ under: 18, players: 12 }
 	],
+	loads: [],
 	aloneFromAge: 12,
 	contactLevel: 3,
 	contactDayMinutes: 20,

@@ -4,7 +4,7 @@ import type { Limits } from '../model/team';
 
 /** A limit that is one number, as a coach is asked for it. */
 export interface LimitFact {
-	key: Exclude<keyof Limits, 'playersAnAdult'>;
+	key: Exclude<keyof Limits, 'playersAnAdult' | 'loads'>;
 	name: Message;
 	unit: 'min' | '%' | 'm' | 'm/s' | 's' | 'effort' | 'level' | 'ratings' | 'years';
 	/** What it is for, in a sentence. */

@@ -54,6 +54,15 @@ export default messages({
 	theLeastTimeToChangeStations: 'The least time to change {stations}, however near they are.',
 	overTime: 'Over time',
 	minutesThatThePeriodsMayGo: 'Minutes that the {periods} may go over the time there is.',
+	loadCaps: 'Most of what {turns} cost a body, for {aPlayer} a day',
+	loadCapsSay:
+		'Throws, kicks, jumps: {aPractice} that gives {aPlayer} more is stopped. The caps of your league and of a licensed practitioner come first: set the lower one.',
+	loadKind: 'What is counted',
+	loadDay: 'Most a day',
+	loadUnder: 'Under age',
+	removeCap: 'Remove the cap on {kind}',
+	remove: 'Remove',
+	addCap: 'Add a cap',
 	timeLeftOver: 'Time left over',
 	minutesThatMayBeLeftOver: 'Minutes that may be left over before it is said.'
 });

@@ -1,6 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { reading, todayOf, useDb } from '$lib/server/app';
+import { jsonField } from '$lib/server/forms';
 import { findLimits } from '$lib/server/repositories/settings';
 import { findTeam } from '$lib/server/repositories/teams';
 import { listSports } from '$lib/server/usecases/team/sports';
@@ -35,7 +36,8 @@ function readForm(form: FormData): Record<string, unknown> {
 	const players = form.getAll('players').map(Number);
 	return {
 		...Object.fromEntries(values),
-		playersAnAdult: under.map((age, index) => ({ under: age, players: players[index] }))
+		playersAnAdult: under.map((age, index) => ({ under: age, players: players[index] })),
+		loads: jsonField(form, 'loads') ?? []
 	};
 }
 

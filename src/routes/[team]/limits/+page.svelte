@@ -7,6 +7,8 @@
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
+	import type { Limits } from '$core/model/team';
+	import LoadCaps from '$lib/components/limits/LoadCaps.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { ActionData, PageData } from './$types';
@@ -21,18 +23,20 @@
 	// What is typed stays until the stored limits themselves change.
 	const stored = $derived({
 		values: Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)])),
-		ages: data.limits.playersAnAdult
+		ages: data.limits.playersAnAdult,
+		loads: data.limits.loads
 	});
 	let values: Record<string, number | null> = $derived(stored.values);
 	let ages: { under: number | null; players: number | null }[] = $derived(stored.ages);
+	let loads: Limits['loads'] = $derived(stored.loads);
 	let sheet: HTMLFormElement | undefined = $state();
-	const isChanged = $derived(!sameValue({ values, ages }, stored));
-	const draft = new FormDraft<{ values: typeof values; ages: typeof ages }>({
+	const isChanged = $derived(!sameValue({ values, ages, loads }, stored));
+	const draft = new FormDraft<{ values: typeof values; ages: typeof ages; loads: typeof loads }>({
 		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
-		read: () => ({ values, ages }),
-		write: (typed) => ({ values, ages } = typed),
+		read: () => ({ values, ages, loads }),
+		write: (typed) => ({ values, ages, loads } = typed),
 		isChanged: () => isChanged,
 		reload: invalidateAll
 	});
@@ -114,6 +118,11 @@
 					{/each}
 				</fieldset>
 				<span>{say(texts.howManyPlayersOneAdultMay)}</span>
+			</li>
+			<li class="ages">
+				<LoadCaps caps={loads} oncaps={(caps) => (loads = caps)} />
+				<input type="hidden" name="loads" value={JSON.stringify(loads)} />
+				<span>{say(texts.loadCapsSay)}</span>
 			</li>
 		</ul>
 		<div class="actions">

@@ -16,7 +16,7 @@ beforeEach(async () => {
 });
 
 test('every limit is explained and its default lies within what may be set', () => {
-	const keys = [...LIMIT_FACTS.map(({ key }) => key), 'playersAnAdult'];
+	const keys = [...LIMIT_FACTS.map(({ key }) => key), 'playersAnAdult', 'loads'];
 	expect(keys.sort()).toEqual(Object.keys(DEFAULT_LIMITS).sort());
 	for (const { key, unit, least, most, says } of LIMIT_FACTS) {
 		const value = DEFAULT_LIMITS[key] * (unit === '%' ? 100 : 1);
@@ -53,7 +53,8 @@ test.each([
 			]
 		}
 	],
-	['playersAnAdult[0].players', { playersAnAdult: [{ under: 9, players: 0 }] }]
+	['playersAnAdult[0].players', { playersAnAdult: [{ under: 9, players: 0 }] }],
+	['loads[0].day', { loads: [{ kind: 'kicks', day: -1 }] }]
 ])('what is wrong is refused at %s and changes nothing', async (path, wanted) => {
 	expect(placeOf(await setLimits(db, 'saltmarsh', { day, wanted }))).toBe(path);
 	expect(await findLimits(db, 'saltmarsh', day)).toEqual({});

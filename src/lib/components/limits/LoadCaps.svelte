@@ -1,0 +1,95 @@
+<script lang="ts">
+	import { Button, NumberInput, TextInput } from 'carbon-components-svelte';
+	import type { Limits } from '$core/model/team';
+	import { useWords } from '$lib/components/page/words.svelte';
+	import texts from '$texts/limits';
+
+	/** Caps on what turns cost a body, a row each; a row without a word and a number is none yet. */
+	let { caps, oncaps }: { caps: Limits['loads']; oncaps: (caps: Limits['loads']) => void } =
+		$props();
+
+	const say = useWords();
+	const set = (index: number, change: Partial<Limits['loads'][number]>) => {
+		const { under, ...rest } = { ...caps[index], ...change };
+		oncaps(caps.with(index, { ...rest, ...(under !== undefined && { under }) }));
+	};
+</script>
+
+<fieldset>
+	<legend>{say(texts.loadCaps)}</legend>
+	{#each caps as { kind, under, day }, index (index)}
+		<div class="cap">
+			<TextInput
+				id="load-kind-{index}"
+				size="sm"
+				maxlength={80}
+				required
+				labelText={say(texts.loadKind)}
+				value={kind}
+				on:input={(event) => set(index, { kind: String(event.detail ?? '') })}
+			/>
+			<NumberInput
+				id="load-day-{index}"
+				size="sm"
+				hideSteppers
+				min={0}
+				required
+				labelText={say(texts.loadDay)}
+				value={day}
+				on:input={(event) => set(index, { day: event.detail ?? 0 })}
+			/>
+			<NumberInput
+				id="load-under-{index}"
+				size="sm"
+				hideSteppers
+				allowEmpty
+				min={1}
+				max={99}
+				labelText={say(texts.loadUnder)}
+				value={under ?? null}
+				on:input={(event) => set(index, { under: event.detail ?? undefined })}
+			/>
+			<button
+				type="button"
+				class="link"
+				aria-label={say(texts.removeCap, { kind: kind || String(index + 1) })}
+				onclick={() => oncaps(caps.toSpliced(index, 1))}>{say(texts.remove)}</button
+			>
+		</div>
+	{/each}
+	<Button
+		kind="ghost"
+		size="small"
+		type="button"
+		on:click={() => oncaps([...caps, { kind: '', day: 60 }])}>{say(texts.addCap)}</Button
+	>
+</fieldset>
+
+<style>
+	fieldset {
+		border: 0;
+		padding: 0;
+		min-width: 0;
+		display: grid;
+		gap: 8px;
+		justify-items: start;
+	}
+	legend {
+		font-size: 12px;
+		padding: 0 0 4px;
+	}
+	.cap {
+		display: grid;
+		grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr);
+		gap: 4px 8px;
+		align-items: end;
+		width: 100%;
+	}
+	.cap :global(.bx--number input) {
+		min-width: 0;
+		padding-right: 6px;
+	}
+	.link {
+		justify-self: start;
+	}
+</style>
