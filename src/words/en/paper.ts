@@ -26,5 +26,18 @@ export default messages({
 	printThisSheet: 'Print this sheet',
 	asItIs: 'as it is',
 	firstThen: '{first}, then {then}',
-	everyone: 'everyone'
+	everyone: 'everyone',
+	forTurns: '{what} for {turnCount, plural, one {# {turn}} other {# {turns}}}',
+	onSide: '{what}, {side}',
+	copySteps: 'copy {copy}: {steps}',
+	atScore: 'at {score}',
+	withSecondsLeft: '{secondsLeft} s left',
+	withTheBall: '{possession} with the ball',
+	startsFrom: 'Starts {parts}',
+	shows: '{person} shows it',
+	watches: '{person} watches',
+	playersTalk: 'The {players} talk',
+	countsHere: 'Counts: {counting}',
+	callsOf: 'Calls: {calls}',
+	leads: '{name} leads'
 });

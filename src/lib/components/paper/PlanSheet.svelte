@@ -22,10 +22,17 @@
 		const player = context.playerById.get(id);
 		return player ? `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim() : id;
 	};
+	/** Lines that the sheet takes, by what stands on it. */
 	const length = $derived(
-		Math.max(1, rows.reduce((sum, { blocks }) => sum + 1 + blocks.length, 0) + grouped.length * 3)
+		rows.reduce(
+			(sum, { blocks }) =>
+				sum + 1 + blocks.reduce((own, { set }) => own + (set.length > 0 ? 2 : 1), 0),
+			grouped.length * 3
+		)
 	);
-	const isDense = $derived(length > 34);
+	/** Lines up to which a sheet has room for what counts and what is called. */
+	const ROOMY = 22;
+	const isDense = $derived(length > 30);
 	const nowhere = $derived(playersNowhere(practice, evaluation.runs));
 	const lineups = $derived(
 		rows.flatMap(({ blocks }) =>
@@ -116,9 +123,12 @@
 								{/each}
 							</span>
 							<span class="narrow">{sheetBlock.numbers}</span>
+							{#if sheetBlock.set.length > 0}<span class="note">{sheetBlock.set.join(' · ')}</span
+								>{/if}
 						</td>
 						<td class="cues narrow">
 							{sheetBlock.cues.slice(0, 2).join(' · ')}
+							{#if length <= ROOMY}{sheetBlock.counts.map((each) => `· ${each}`).join(' ')}{/if}
 							{#if sheetBlock.cautions.length > 0}<b
 									>{say(texts.care, { cautions: sheetBlock.cautions[0] })}</b
 								>{/if}
@@ -139,7 +149,9 @@
 							<span class="narrow"
 								>{group.players
 									.filter((id) => practice.expected.includes(id))
-									.map(shortName)
+									.map((id) =>
+										id === group.leader ? say(texts.leads, { name: shortName(id) }) : shortName(id)
+									)
 									.join(', ')}</span
 							>
 						</li>

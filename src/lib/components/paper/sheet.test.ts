@@ -56,6 +56,43 @@ test('it says what is run: rungs with their change, sides, and the cues and caut
 	});
 });
 
+test('it says how a climb by turns goes, what copies do on their own, and what the coach set', () => {
+	const practice = demoPractice();
+	for (const block of practice.periods.flatMap(({ lanes }) => lanes.flatMap((lane) => lane.blocks)))
+		if (block.id === 'sq') {
+			block.climb = [
+				{ turns: 4, side: 'clockwise' },
+				{ rung: 'one-touch', turns: 1 }
+			];
+			block.copies[1].climb = [{ minutes: 10 }];
+			Object.assign(block, {
+				shows: 'p06',
+				eyes: 'head',
+				voice: 'players',
+				counting: 'clean squares'
+			});
+			block.scenario = { score: '1-2', secondsLeft: 90, restart: 'a free hit' };
+		}
+	const context = demoContext();
+	const next = evaluate(practice, context);
+	const squares = next.windows.find(({ period }) => period.id === 'squares');
+	const [sq] = squares ? sheetBlocks(next, squares, say) : [];
+	const change = sq.drill?.rungs.find(({ id }) => id === 'one-touch')?.change;
+	expect(sq.rungs).toBe(
+		`as it is for 4 turns, clockwise, then One touch (${change}) for 1 turn; copy 2: as it is`
+	);
+	const [player] = (context.playerById.get('p06')?.name ?? '').split(' ');
+	const [adult] = (context.adultById.get('head')?.name ?? '').split(' ');
+	expect(sq.set).toEqual([
+		`${player} shows it`,
+		`${adult} watches`,
+		'The players talk',
+		'Starts at 1-2, 90 s left, a free hit',
+		'Counts: clean squares'
+	]);
+	expect(sq.counts.join()).not.toContain('Counts');
+});
+
 test('who is in no part of a practice is known', () => {
 	const practice = { ...demoPractice(), expected: [...demoPractice().expected, 'p15'] };
 	const kept = evaluate(practice, demoContext());

@@ -25,6 +25,10 @@ export interface SheetBlock {
 	/** Cues and cautions of what is run, each once. */
 	cues: string[];
 	cautions: string[];
+	/** What the coach set for this block: who shows and watches it, what is counted, the scenario, the note. */
+	set: string[];
+	/** What counts as clean, and what players call, as the drill has it. */
+	counts: string[];
 }
 
 const namesOf = (ids: readonly string[], name: (id: string) => string | undefined) =>
@@ -38,18 +42,74 @@ function whatIsRun(
 ): Pick<SheetBlock, 'rungs' | 'sides' | 'cues' | 'cautions'> {
 	if (!drill) return { rungs: '', sides: '', cues: [], cautions: [] };
 	const run = rungsRun(block, drill);
-	const names = block.climb.map(({ rung }) => {
-		const found = drill.rungs.find(({ id }) => id === rung);
-		return found ? `${found.name} (${found.change})` : say(texts.asItIs);
-	});
+	const stepsOf = (climb: Block['climb']) =>
+		climb
+			.map(({ rung, turns, side }) => {
+				const found = drill.rungs.find(({ id }) => id === rung);
+				const what = found ? `${found.name} (${found.change})` : say(texts.asItIs);
+				const lasts = turns === undefined ? what : say(texts.forTurns, { what, turnCount: turns });
+				return side === undefined ? lasts : say(texts.onSide, { what: lasts, side });
+			})
+			.reduce((first, then) => say(texts.firstThen, { first, then }));
+	const isPlain = (climb: Block['climb']) =>
+		climb.length === 1 && climb[0].rung === undefined && climb[0].side === undefined;
+	const own = block.copies.flatMap(({ climb }, index) =>
+		climb ? [say(texts.copySteps, { copy: index + 1, steps: stepsOf(climb) })] : []
+	);
+	const ofBlock =
+		own.length === block.copies.length || isPlain(block.climb) ? [] : [stepsOf(block.climb)];
 	const all = <Each>(of: (each: Drill) => readonly Each[]) => [...new Set(run.flatMap(of))];
 	return {
-		rungs: block.climb.some(({ rung }) => rung !== undefined)
-			? names.reduce((first, then) => say(texts.firstThen, { first, then }))
-			: '',
+		rungs: [...ofBlock, ...own].join('; '),
 		sides: block.side ?? all(({ sides }) => sides?.names ?? []).join(' / '),
 		cues: all(({ cues }) => cues.map((cue) => cue.say)),
 		cautions: all(({ cautions }) => cautions)
+	};
+}
+
+/** The game that a block starts from, in words. */
+function scenarioWords({ scenario }: Block, say: Say): string[] {
+	if (!scenario) return [];
+	const { score, secondsLeft, possession, restart } = scenario;
+	const parts = [
+		score && say(texts.atScore, { score }),
+		secondsLeft !== undefined && say(texts.withSecondsLeft, { secondsLeft }),
+		possession && say(texts.withTheBall, { possession }),
+		restart
+	];
+	return [say(texts.startsFrom, { parts: parts.filter(Boolean).join(', ') })];
+}
+
+/** What the coach set for a block, and what the drill says of it, each in a few words. */
+function toldOf(
+	block: Block,
+	drill: Drill | undefined,
+	{ context, say }: { context: Evaluation['context']; say: Say }
+): Pick<SheetBlock, 'set' | 'counts'> {
+	const first = (name: string | undefined, id: string) => (name ?? id).split(' ')[0];
+	const { shows, eyes, counting, voice, note } = block;
+	const run = drill ? rungsRun(block, drill) : [];
+	const each = (of: (rung: Drill) => readonly string[]) => [...new Set(run.flatMap(of))];
+	const calls = each(({ calls: own = [] }) => own);
+	return {
+		set: [
+			...(shows
+				? [say(texts.shows, { person: first(context.playerById.get(shows)?.name, shows) })]
+				: []),
+			...(eyes
+				? [say(texts.watches, { person: first(context.adultById.get(eyes)?.name, eyes) })]
+				: []),
+			...(voice === 'players' ? [say(texts.playersTalk)] : []),
+			...scenarioWords(block, say),
+			...(counting ? [say(texts.countsHere, { counting })] : []),
+			...(note ? [note] : [])
+		],
+		counts: [
+			...(counting ? [] : each(({ success }) => (success ? [success.counts] : []))).map((counted) =>
+				say(texts.countsHere, { counting: counted })
+			),
+			...(calls.length > 0 ? [say(texts.callsOf, { calls: calls.join(', ') })] : [])
+		]
 	};
 }
 
@@ -93,7 +153,8 @@ export function sheetBlocks(
 				bibs: bibs.filter((list) => list.length > 0),
 				numbers: all ? say(texts.everyone) : loose.map(number).join(' '),
 				turns: turns ? turnsWords(turns, say) : '',
-				...whatIsRun(block, drillOf(context, block.drill), say)
+				...whatIsRun(block, drillOf(context, block.drill), say),
+				...toldOf(block, drillOf(context, block.drill), { context, say })
 			};
 		})
 	);
