@@ -36,6 +36,8 @@ export default messages({
 	secondsLeft: 'Seconds left',
 	possession: 'Who has the ball',
 	restart: 'How play starts',
+	groupLeaders: 'Who leads the {groups}',
+	leaderOf: 'Leads {letter}',
 	unit: '{Unit}',
 	besideIt: '{Drill} for {aUnit} beside it',
 	besideDrill: '{Drill} to run beside it',

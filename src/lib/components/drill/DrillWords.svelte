@@ -10,12 +10,18 @@
 
 	const say = useWords();
 	const cuesAt = (spot: string | undefined) =>
-		drill.cues.filter((cue) => cue.spot === spot).map((cue) => cue.say);
+		drill.cues
+			.filter((cue) => cue.spot === spot)
+			.map(({ say: words, young }) => ({
+				words,
+				young: young ? say(texts.toTheYoung, { young }) : ''
+			}));
 	const everyone = $derived(cuesAt(undefined));
 	const needs = $derived([
-		...drill.kit.map(({ item, count, per }) =>
-			say(per === 'copy' ? texts.forCopy : texts.forPlayer, { items: howMany(count, item) })
-		),
+		...drill.kit.map(({ item, count, per, or = [] }) => {
+			const items = [howMany(count, item), ...or.map((each) => say(texts.orElse, { item: each }))];
+			return say(per === 'copy' ? texts.forCopy : texts.forPlayer, { items: items.join(' ') });
+		}),
 		...(drill.fixtures ?? []).map(({ item, count }) =>
 			say(texts.standing, { items: howMany(count, item) })
 		),
@@ -56,10 +62,41 @@
 			? say(texts.adultsOfCopy, { min })
 			: say(texts.adultsOfCopyTo, { min, ideal });
 	}
+	/** What a full turn costs a body, and on which spots. */
+	const loads = $derived(
+		(drill.turn.loads ?? []).map(({ kind, count, spots }) =>
+			spots
+				? say(texts.loadOn, { count, kind, spots: spots.join(', ') })
+				: say(texts.loadOf, { count, kind })
+		)
+	);
+	/** Where players go after the turns that end otherwise, those who play on last. */
+	const otherwise = $derived.by(() => {
+		const { result } = drill.rotation;
+		if (!result) return '';
+		const goes = Object.entries(result.moves).map(([from, to]) =>
+			say(from === to ? texts.toTheBack : texts.goesTo, { from, to })
+		);
+		const stays = drill.spots.filter(
+			({ id, by }) => !Object.hasOwn(result.moves, id) && by !== 'marker'
+		);
+		const plays = stays.map(({ id }) => say(texts.playsOn, { from: id }));
+		return say(texts.endsOtherwise, {
+			percent: Math.round(result.share * 100),
+			moves: [...goes, ...plays].join(', ')
+		});
+	});
 	/** Who holds a spot: how many, in which role, of which unit. */
 	function holders({ count, upTo, role, by, unit }: Drill['spots'][number]): string {
 		const many = upTo ? `${count}–${upTo}` : count;
-		const whom = by === 'adult' ? say(texts.byAdult) : by === 'either' ? say(texts.byEither) : '';
+		const whom =
+			by === 'adult'
+				? say(texts.byAdult)
+				: by === 'either'
+					? say(texts.byEither)
+					: by === 'marker'
+						? say(texts.byMarker)
+						: '';
 		return [`${many} ${called(role, say)}`, whom, unit ?? ''].filter(Boolean).join(', ');
 	}
 	const counting = $derived.by(() => {
@@ -93,15 +130,28 @@
 				<strong>{spot.id}</strong>
 				<span>{holders(spot)}</span>
 				{#if spot.job}<p>{spot.job}</p>{/if}
-				{#each cuesAt(spot.id) as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
+				{#each cuesAt(spot.id) as cue, index (index)}
+					<p class="cue">“{cue.words}” <span>{cue.young}</span></p>
+				{/each}
 			</li>
 		{/each}
 	</ul>
+	{#if otherwise}<p class="otherwise">{otherwise}</p>{/if}
 </section>
 {#if everyone.length > 0}
 	<section>
 		<h2>{say(texts.cuesForEveryone)}</h2>
-		{#each everyone as cue, index (index)}<p class="cue">“{cue}”</p>{/each}
+		{#each everyone as cue, index (index)}
+			<p class="cue">“{cue.words}” <span class="soft">{cue.young}</span></p>
+		{/each}
+	</section>
+{/if}
+{#if drill.questions && drill.questions.length > 0}
+	<section>
+		<h2>{say(texts.questions)}</h2>
+		{#each drill.questions as { ask, hope }, index (index)}
+			<p><strong>{ask}</strong> <span class="soft">{hope}</span></p>
+		{/each}
 	</section>
 {/if}
 {#if drill.faults && drill.faults.length > 0}
@@ -124,8 +174,13 @@
 <section class="facts">
 	<p>
 		<strong>{say(texts.trains)}</strong>
-		{drill.skills.map(({ skill }) => skillName(skill, areas)).join(', ') ||
-			say(texts.nothingThatIsCounted)}
+		{drill.skills
+			.map(({ skill, spots }) =>
+				spots
+					? say(texts.learntOn, { skill: skillName(skill, areas), spots: spots.join(', ') })
+					: skillName(skill, areas)
+			)
+			.join(', ') || say(texts.nothingThatIsCounted)}
 	</p>
 	<p><strong>{say(texts.is)}</strong> {kinds.join(', ')}</p>
 	{#if drill.calls}<p><strong>{say(texts.playersCall)}</strong> {drill.calls.join(', ')}</p>{/if}
@@ -140,6 +195,7 @@
 			{counting}
 		</p>
 	{/if}
+	{#if loads.length > 0}<p><strong>{say(texts.aTurnCosts)}</strong> {loads.join(', ')}</p>{/if}
 	<p>
 		<strong>{say(texts.needs)}</strong>
 		{drill.ground.length} × {drill.ground.width} m, {needs.join(', ')}

@@ -22,6 +22,7 @@
 	} from '../board/boardKeys';
 	import Beside from './Beside.svelte';
 	import BlockPanel from './BlockPanel.svelte';
+	import GroupLeaders from './GroupLeaders.svelte';
 	import PeriodDetails from './PeriodDetails.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
@@ -163,6 +164,7 @@
 		/>
 		<PeriodDetails {evaluation} {period} {onapply} />
 		<Beside {evaluation} {period} {onapply} />
+		<GroupLeaders {evaluation} {period} {onapply} />
 		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
 			<Select
 				id="block-of-period"

@@ -17,6 +17,7 @@
 	import texts from '$texts/drills';
 	import { percent, turnsWords } from '$lib/components/tape/words';
 	import { EMPTY_PERIOD, fitOf } from '$lib/components/shelf/fits';
+	import { onRung } from '$core/playing';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -146,7 +147,12 @@
 		</div>
 	</div>
 	<div class="columns words">
-		<div><DrillWords {drill} areas={data.team.skillAreas} /></div>
+		<div>
+			<DrillWords
+				drill={onRung(drill, rung === '' || rung === 'climb' ? undefined : rung)}
+				areas={data.team.skillAreas}
+			/>
+		</div>
 		<Uses team={data.team.id} {drill} uses={data.uses} revisions={data.revisions} />
 	</div>
 </Page>
