@@ -3,6 +3,7 @@ export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
 export { resolveDrill } from './resolve';
 export type { TurnOnGround } from './run';
+export { drillHints, type DrillHint } from './hints';
 export { simulate } from './simulate';
 export {
 	isByTurns,

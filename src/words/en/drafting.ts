@@ -13,6 +13,11 @@ export default messages({
 	onTheRung: 'on the {rung} {rungName}',
 	everySpotNeedsANameOf: 'Every spot needs a name of its own and numbers.',
 	itDoesNotRunYet: 'It does not run yet: {why}.',
+	tooFast:
+		'At {spot} they would run {asked} m a second; {most} suits their age. Give the turn more time, or less way.',
+	headwayUnmet:
+		'No turn starts when it is meant to: lines run empty. Let more players in, or turns start later.',
+	roleHeld: 'Whoever starts at {spot} stays there: let them move on, or give it a line of its own.',
 	itDoesNotRunYetAt: 'It does not run yet: {place}: {why}.',
 	itBalancesWithTurnsInMin:
 		'It balances. With {ideal}: {turnCount, plural, one {# {turn}} other {# {turns}}} in {minutes} min, waits {waits}%.',

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { BoardView } from '$lib/state/boardView.svelte';
 import { PracticeEditor } from '$lib/state/practiceEditor.svelte';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
@@ -16,6 +16,8 @@ beforeEach(() => {
 	);
 	view = new BoardView();
 });
+// What it has not sent yet would reach whatever the next test puts in the server's place.
+afterEach(() => editor.dispose());
 
 /** Presses a key; gives whether the board took it. */
 function press(key: string, more: Partial<KeyboardEvent> = {}, lettersAreOn = true): boolean {

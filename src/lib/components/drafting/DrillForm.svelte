@@ -6,6 +6,7 @@
 	import type { Drill } from '$core/model/drill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
+	import { drillHints } from '$core/drill';
 	import { givenWith } from '$core/building';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
@@ -76,6 +77,26 @@
 			waits
 		});
 	});
+	/** What is likely wrong with a drill that runs; the youngest that it is for decides, else fifteen. */
+	const hints = $derived(
+		draft.isComplete && !draft.fault
+			? drillHints(draft.kept, draft.kept.ages?.from ?? 15).map((hint) => {
+					const name = draft.kept.rungs.find(({ id }) => id === hint.rung)?.name;
+					const where = name === undefined ? '' : say(texts.onTheRung, { rungName: name });
+					const said =
+						hint.code === 'headway-unmet'
+							? say(texts.headwayUnmet)
+							: hint.code === 'role-held'
+								? say(texts.roleHeld, { spot: hint.spot })
+								: say(texts.tooFast, {
+										spot: hint.spot,
+										asked: hint.asked.toFixed(1),
+										most: hint.most
+									});
+					return [said, where].filter(Boolean).join(' ');
+				})
+			: []
+	);
 	/** Ctrl or Cmd with Z, where no letters are typed: those the browser takes back itself. */
 	function stepByKey(event: KeyboardEvent) {
 		if (event.key.toLowerCase() !== 'z' || !(event.ctrlKey || event.metaKey) || isTyping(event))
@@ -110,7 +131,10 @@
 				oninput={(event) => draft.setOwn({ name: event.currentTarget.value })}
 			/></label
 		>
-		<p class="state" role="status" class:bad={!isGood}>{saying}</p>
+		<div class="state" role="status">
+			<p class:bad={!isGood}>{saying}</p>
+			{#each hints as hint (hint)}<p class="hint">{hint}</p>{/each}
+		</div>
 		<div class="steps">
 			<button type="button" class="link" disabled={!draft.canUndo} onclick={draft.undo}
 				>{say(texts.undo)}</button
@@ -188,6 +212,11 @@
 		font-size: 15px;
 		font-weight: 650;
 		line-height: 1.3;
+	}
+	.state .hint {
+		color: var(--wait-ink);
+		font-weight: 500;
+		font-size: 14px;
 	}
 	.bad {
 		color: var(--stop);

@@ -44,7 +44,8 @@ describe('everything out and in', () => {
 		await emptied();
 		expect(await importAll(db, exported)).toMatchObject({ ok: true, value: { teams: 3 } });
 		expect(Buffer.from(await exportAll(db)).equals(Buffer.from(exported))).toBe(true);
-	});
+		// Tens of thousands of ledger rows, twice: longer than a test usually may take.
+	}, 120_000);
 
 	test('holds open-format files that can be read by name', () => {
 		const names = Object.keys(unzipSync(exported));
