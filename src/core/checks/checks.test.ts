@@ -177,6 +177,8 @@ const faulty: Record<FindingCode, () => Practice> = {
 	},
 	'contact-day': () => sound(),
 	'load-day': () => sound(),
+	'sun-in-eyes': () =>
+		withPeriod('water-1', (period) => ({ ...period, kind: 'talk', facing: 270 })),
 	'water-gap': () => sound(),
 	'stop-long': () => withBlock('sq', (block) => ({ ...block, stopShare: 0.6 })),
 	'second-eyes': () => sound(),

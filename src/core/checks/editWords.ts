@@ -186,6 +186,7 @@ function periodWords({ period, set }: EditOf<'set-period'>, { names, say }: Tell
 	if (set.moveSeconds != null) return say(texts.moveSeconds, { seconds: set.moveSeconds });
 	if (set.locked !== undefined) return say(set.locked ? texts.lock : texts.unlock, { name });
 	if (set.name !== undefined) return say(texts.rename, { name, next: set.name });
+	if (set.facing != null) return say(texts.turnTo, { name, facing: String(set.facing) });
 	if (set.note !== undefined) return say(set.note ? texts.note : texts.noteOff, { name });
 	return say(texts.change, { name });
 }

@@ -130,6 +130,10 @@ export const VALUES = {
 		player: says(Id, 'Id of that player'),
 		players: says(Count, 'Players over their cap')
 	}),
+	'sun-in-eyes': shapeOf({
+		facing: says(Type.Number(), 'Where players look, degrees from north'),
+		bearing: says(Type.Number(), 'Where the sun stands, degrees from north')
+	}),
 	'water-gap': shapeOf({
 		minutes: says(Minutes, 'Minutes without water'),
 		limit: says(Minutes, 'Most minutes'),

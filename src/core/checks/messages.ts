@@ -145,6 +145,7 @@ const SENTENCES: Sentences = {
 			person: names.player(player),
 			others: players - 1
 		}),
+	'sun-in-eyes': (_values, { say, period }) => say(texts.sunInEyes, { name: period }),
 	'water-gap': ({ minutes, limit }, { say, clock, at }) =>
 		say(texts.waterGap, { minutes, limit, from: clock(at.fromSecond ?? 0) }),
 	'stop-long': ({ stopShare, limit }, { say, blocks }) =>

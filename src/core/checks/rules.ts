@@ -27,6 +27,7 @@ import { setupClash } from './setupClash';
 import { skillTwice } from './skillTwice';
 import { slotLength } from './slotLength';
 import { stopLong } from './stopLong';
+import { sunInEyes } from './sunInEyes';
 import { talkLong } from './talkLong';
 import { unattended } from './unattended';
 import { underTime } from './underTime';
@@ -70,6 +71,7 @@ const RULES: readonly Rule[] = [
 	underTime,
 	secondEyes,
 	skillTwice,
+	sunInEyes,
 	dailyMissing
 ];
 

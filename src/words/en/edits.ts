@@ -62,6 +62,8 @@ export default messages({
 	noSuchCopy: 'This copy no longer exists.',
 	noSuchGroup: 'This {group} no longer exists.',
 	idInUse: 'It is in the {practice} already.',
+	turnTo:
+		'Turn {name} to face {facing, select, 0 {north} 45 {north-east} 90 {east} 135 {south-east} 180 {south} 225 {south-west} 270 {west} 315 {north-west} other {{facing}° from north}}',
 	noClimb: '{ABlock} needs at least one step.',
 	mixedClimb: 'All steps of {aClimb} end by minutes, or all by turns.'
 });

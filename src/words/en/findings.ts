@@ -54,6 +54,7 @@ export default messages({
 		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today; the limit is {limit}.',
 	loadDay:
 		'With {where} {person}{others, plural, =0 {} one { and # more} other { and # more}} {others, plural, =0 {has} other {have}} up to {count} {kind} today; the limit is {limit}. A league or a practitioner may allow less.',
+	sunInEyes: '{name}: {players} look into a low sun.',
 	waterGap:
 		'{minutes, plural, one {# minute} other {# minutes}} without water from {from}; the limit is {limit}.',
 	stopLong:
