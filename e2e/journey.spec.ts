@@ -183,7 +183,10 @@ test('a coach builds a practice from nothing, and finds it again after a reload 
 	await expect(page.getByText(/is hard work/)).toBeHidden();
 
 	// Sizes with their reasons, then stations.
-	const sizes = page.getByRole('region', { name: 'Selected period' }).getByRole('listitem');
+	const sizes = page
+		.getByRole('region', { name: 'Selected period' })
+		.getByRole('listitem')
+		.filter({ hasText: '×' });
 	await expect(sizes.first()).toContainText(/groups of 22, the drill takes 4 to 9/);
 	await page.getByRole('button', { name: 'Split into stations' }).click();
 	const dialog = page.getByRole('dialog');

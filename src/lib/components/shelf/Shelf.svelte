@@ -174,12 +174,13 @@
 		gap: 8px;
 	}
 	.plain .link {
+		font-stretch: 78%;
 		font-size: 13px;
 	}
 	.plain {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 0 10px;
+		gap: 0 9px;
 		white-space: nowrap;
 		padding: 4px 0;
 		border-bottom: 1px solid var(--rule);
