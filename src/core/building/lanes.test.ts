@@ -89,16 +89,22 @@ describe('unit time', () => {
 		const [lane, second] = period.lanes;
 		const changed = after(
 			made,
-			laneForUnit({ practice: made, context }, { period, lane }, chosen[1])
+			laneForUnit({ practice: made, context }, { period, lane, block: lane.blocks[0] }, chosen[1])
 		);
 		const [now] = changed.periods;
 		expect(now.lanes.map(({ unit }) => unit)).toEqual([chosen[1], chosen[2]]);
 		expect(new Set(playersOfLane(now, now.lanes[0]))).toEqual(
 			new Set(playersOfLane(period, second))
 		);
+		const run = now.lanes.flatMap(({ blocks }) => blocks.flatMap(({ copies }) => copies));
+		expect(now.groups?.every(({ id }) => run.some(({ group }) => group === id)) ?? true).toBe(true);
 		const nobody = after(
 			changed,
-			laneForUnit({ practice: changed, context }, { period: now, lane: now.lanes[0] }, null)
+			laneForUnit(
+				{ practice: changed, context },
+				{ period: now, lane: now.lanes[0], block: now.lanes[0].blocks[0] },
+				null
+			)
 		);
 		expect(nobody.periods[0].lanes[0].unit).toBeUndefined();
 	});

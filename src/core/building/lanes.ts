@@ -1,16 +1,24 @@
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Lane, Period } from '../model/practice';
 import { keptOutOfDrill, maySupervise, placesLeft } from '../playing';
-import { arranging, type EditOf, type Found, idMaker, idsIn, type Plan } from '../practice';
+import {
+	arranging,
+	drillOf,
+	type EditOf,
+	type Found,
+	idMaker,
+	idsIn,
+	type Plan
+} from '../practice';
 import { freeBibs } from './bibs';
 import { newLane } from './newPeriod';
 import { NEW_STOP_SHARE } from './sizeHere';
 
-/** Players of a unit who are expected and not kept out of a drill. */
-const playersOfUnit = (plan: Plan, unit: string, drill: Drill): string[] =>
+/** Players of a unit who are expected and not kept out of a drill, where there is one. */
+const playersOfUnit = (plan: Plan, unit: string, drill: Drill | undefined): string[] =>
 	plan.practice.expected.filter((id) => {
 		const player = plan.context.playerById.get(id);
-		return player?.unit === unit && !keptOutOfDrill(player, drill, plan);
+		return player?.unit === unit && !(drill && keptOutOfDrill(player, drill, plan));
 	});
 
 /** A period whose lanes and groups have some players no longer; a copy that nobody runs goes. */
@@ -90,6 +98,17 @@ function withCoach(plan: Plan, lanes: readonly Lane[], { id, unit }: Lane): Lane
 	);
 }
 
+/** The most zones that the next unit of a period may take: those that have no lane yet want theirs as well. */
+function zonesFor({ practice, context }: Plan, { lanes }: Period): number {
+	const free = placesLeft(lanes, context);
+	// Beside a lane of everyone else no other unit is waited for.
+	if (lanes.some(({ unit }) => unit === undefined)) return free;
+	const placed = new Set(lanes.map(({ unit }) => unit));
+	const units = new Set(practice.expected.flatMap((id) => context.playerById.get(id)?.unit ?? []));
+	const waiting = [...units].filter((unit) => !placed.has(unit)).length;
+	return Math.max(1, Math.floor(free / waiting));
+}
+
 /**
  * A drill beside what a period runs, on the same minutes: a unit's players leave the other lanes and run
  * it, with the unit's coach. Null in a period of stations, where nobody of the unit is expected, or where
@@ -104,15 +123,7 @@ export function unitBeside(
 	if (period.slots || players.length === 0) return null;
 	const rest = without(period, players);
 	const makeId = idMaker(plan.practice.periods.flatMap(idsIn));
-	// Units that have no lane yet want zones as well.
-	const waiting = new Set(
-		plan.practice.expected.map((id) => plan.context.playerById.get(id)?.unit)
-	);
-	for (const lane of rest.lanes) waiting.delete(lane.unit);
-	waiting.delete(undefined);
-	const free = placesLeft(rest.lanes, plan.context);
-	const isAlone = rest.lanes.some((lane) => lane.unit === undefined);
-	const mostZones = isAlone ? free : Math.max(1, Math.floor(free / waiting.size));
+	const mostZones = zonesFor(plan, rest);
 	const made = newLane(plan, {
 		mostZones,
 		...{ period: rest, drill, players, minutes: period.minutes, beside: rest.lanes },
@@ -130,12 +141,12 @@ export function unitBeside(
 }
 
 /**
- * A lane given to a unit, or to nobody in particular: its players are those of the unit from then on, in
- * the copies that it has, and the unit's coach leads it.
+ * A lane given to a unit, or to nobody in particular: those of the unit who are not kept out of what it
+ * runs are its players from then on, in the copies that it has, and the unit's coach leads it.
  */
 export function laneForUnit(
 	plan: Plan,
-	{ period, lane }: Pick<Found, 'period' | 'lane'>,
+	{ period, lane, block }: Found,
 	unit: string | null
 ): EditOf<'arrange-period'> {
 	const { unit: _before, ...plain }: Lane = lane;
@@ -144,28 +155,36 @@ export function laneForUnit(
 		const isUnits = lanes.some((each) => each.unit !== undefined);
 		return arranging(period, { lanes, kind: isUnits ? 'units' : 'together' });
 	}
-	const players = plan.practice.expected.filter(
-		(id) => plan.context.playerById.get(id)?.unit === unit
-	);
+	const drill = drillOf(plan.context, block.drill);
+	const players = playersOfUnit(plan, unit, drill);
 	const others = without(
 		{ ...period, lanes: period.lanes.filter((each) => each !== lane) },
 		players
 	);
-	const blocks = plain.blocks.map((block) => ({
-		...block,
-		copies: block.copies.map(({ group: _group, ...copy }, index, { length }) => ({
-			...copy,
-			players: players.filter((_, at) => at % length === index)
-		}))
+	const blocks = plain.blocks.map((each) => ({
+		...each,
+		copies: each.copies
+			.map(({ group: _group, ...copy }, index, { length }) => ({
+				...copy,
+				players: players.filter((_, at) => at % length === index)
+			}))
+			.filter((copy, index) => index === 0 || copy.players.length > 0)
 	}));
 	const own = { ...plain, unit, blocks };
 	const lanes = period.lanes.flatMap((each) =>
 		each === lane ? [own] : others.lanes.filter(({ id }) => id === each.id)
 	);
+	// The groups that ran the lane before are nobody's now.
+	const run = new Set(
+		others.lanes.flatMap((each) =>
+			each.blocks.flatMap(({ copies }) => copies.map(({ group }) => group))
+		)
+	);
+	const groups = (others.groups ?? []).filter(({ id }) => run.has(id));
 	return arranging(period, {
 		kind: 'units',
 		lanes: withCoach(plan, lanes, own),
-		groups: others.groups ?? null
+		groups: groups.length > 0 ? groups : null
 	});
 }
 

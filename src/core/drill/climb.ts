@@ -47,24 +47,19 @@ export const TOO_MANY_PASSES = badInput(
 	`expected at most ${MOST_PASSES} passes in the time there is`
 );
 
-/** Players by fewest reps, then least time at work, then given order. Indices of players. */
-function leastFirst(players: number, tallies: readonly Tally[]): number[] {
-	const sum = (of: (tally: Tally) => number[], player: number) =>
-		tallies.reduce((total, tally) => total + of(tally)[player], 0);
-	const had = Array.from({ length: players }, (_, player) => ({
-		player,
-		reps: sum(({ reps }) => reps, player),
-		seconds: sum(({ activeSeconds }) => activeSeconds, player)
-	}));
-	return had
-		.sort((a, b) => a.reps - b.reps || a.seconds - b.seconds || a.player - b.player)
-		.map(({ player }) => player);
+/** Players by how little they had, the first count before the next; of equal ones the given order. Indices. */
+function leastFirst(players: number, counts: readonly (readonly number[])[]): number[] {
+	return Array.from({ length: players }, (_, player) => player).sort((a, b) => {
+		for (const count of counts) if (count[a] !== count[b]) return count[a] - count[b];
+		return a - b;
+	});
 }
 
-/** Those with the fewest reps first; of equal ones the given order. Indices of players. */
-export function fewestFirst(reps: readonly number[]): number[] {
-	return reps.map((_, player) => player).sort((a, b) => reps[a] - reps[b] || a - b);
-}
+/** What every player had over all tallies. */
+const summed = (players: number, tallies: readonly Tally[], of: (tally: Tally) => number[]) =>
+	Array.from({ length: players }, (_, player) =>
+		tallies.reduce((sum, tally) => sum + of(tally)[player], 0)
+	);
 
 /** Lines of players in an order of their own. */
 function dealtIn(
@@ -106,13 +101,18 @@ export function playClimb(
 			if (passes === MOST_PASSES) return null;
 			const at = passes % steps.length;
 			const step = steps[at];
-			const order =
+			const had = (of: (tally: Tally) => number[]) =>
+				summed(
+					runners.length,
+					own.map(({ tally }) => tally),
+					of
+				);
+			const order = leastFirst(
+				runners.length,
 				step.turns === null
-					? fewestFirst(repsSoFar)
-					: leastFirst(
-							runners.length,
-							own.map(({ tally }) => tally)
-						);
+					? [repsSoFar]
+					: [had(({ reps }) => reps), had(({ activeSeconds }) => activeSeconds)]
+			);
 			const lines = start ?? dealtIn(order, step, runners);
 			const watcher = watch(leg, { step: at, fromSecond: second, lines });
 			const { add } = own[at];
@@ -149,12 +149,12 @@ export function playClimb(
 export const isByTurns = (steps: readonly Pick<ReadyStep, 'turns'>[]): boolean =>
 	steps.some(({ turns }) => turns !== null);
 
-/** The legs of steps with their minutes or turns: one each by minutes, one for all by turns. */
-export function legsOf(
-	steps: readonly (ReadyStep & { runSeconds: number })[],
-	runSeconds: number
-): Leg[] {
-	return isByTurns(steps)
-		? [{ steps, runSeconds }]
-		: steps.map((step) => ({ steps: [step], runSeconds: step.runSeconds }));
-}
+/**
+ * The legs of a climb's steps with the seconds that each runs: one for all steps by turns, one a step by
+ * minutes.
+ */
+export const legsOf = (steps: readonly ReadyStep[], seconds: readonly number[]): Leg[] =>
+	seconds.map((runSeconds, index) => ({
+		steps: isByTurns(steps) ? steps : [steps[index]],
+		runSeconds
+	}));

@@ -2,6 +2,7 @@ import { SAME_INSTANT } from '../base';
 import type { Drill } from '../model/drill';
 import { playClimb } from './climb';
 import { deal, type Runner } from './deal';
+import { placeOf, type Place } from './places';
 import { resolveDrill } from './resolve';
 import { isWork } from './tally';
 import { checkPlayers, playerSystem, type System } from './system';
@@ -33,19 +34,17 @@ const YOUNG_UNDER = 10;
 const HINT_MINUTES = 10;
 
 /** Metres of the runs and carries of a turn that begin at a spot. */
-function metresFrom({ spots, paths = [], ground }: Drill, spot: string): number {
-	const at = (end: string | number[]): [number, number] | null => {
-		if (typeof end !== 'string') return [end[0], end[1]];
-		const index = spots.findIndex(({ id }) => id === end);
-		if (index < 0) return null;
-		const { x, y } = spots[index];
-		return [x ?? (ground.length * (index + 1)) / (spots.length + 1), y ?? ground.width / 2];
+function metresFrom(drill: Drill, spot: string): number {
+	const at = (end: string | number[]): Place | null => {
+		if (typeof end !== 'string') return { x: end[0], y: end[1] };
+		const index = drill.spots.findIndex(({ id }) => id === end);
+		return index < 0 ? null : placeOf(drill, index);
 	};
-	return paths
+	return (drill.paths ?? [])
 		.filter(({ from, kind }) => from === spot && kind !== 'flight')
 		.reduce((sum, { from, to }) => {
 			const [start, stop] = [at(from), at(to)];
-			return start && stop ? sum + Math.hypot(start[0] - stop[0], start[1] - stop[1]) : sum;
+			return start && stop ? sum + Math.hypot(start.x - stop.x, start.y - stop.y) : sum;
 		}, 0);
 }
 

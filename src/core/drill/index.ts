@@ -1,12 +1,14 @@
 export { deal, type Runner } from './deal';
 export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
+export { placeOf, type Place } from './places';
 export { resolveDrill } from './resolve';
 export type { TurnOnGround } from './run';
 export { drillHints, type DrillHint } from './hints';
 export { simulate } from './simulate';
 export {
 	isByTurns,
+	legsOf,
 	playClimb,
 	TOO_MANY_PASSES,
 	type Leg,

@@ -2,7 +2,7 @@ import { mean } from 'd3-array';
 import { badInput, fail, ok, type Failure, type Outcome, type Path } from '../base';
 import type { Drill } from '../model/drill';
 import type { ClimbStep } from '../model/practice';
-import { legsOf, playClimb, TOO_MANY_PASSES, type Leg, type ReadyStep } from './climb';
+import { isByTurns, legsOf, playClimb, TOO_MANY_PASSES, type Leg, type ReadyStep } from './climb';
 import { dealInOrder, type Runner } from './deal';
 import { checkMinutes, checkPlayerCount, checkRanges, firstFailure } from './ranges';
 import { resolveDrill } from './resolve';
@@ -43,18 +43,18 @@ function checkRunners(players: SimulateInput['players']): Failure | null {
 /** The steps of a climb, all of one kind; a failure where they contradict each other or the input. */
 function climbSteps(input: SimulateInput, climb: readonly ClimbStep[]): Outcome<AskedStep[]> {
 	const [first] = climb;
-	const isByTurns = first?.turns !== undefined;
+	const goesByTurns = first?.turns !== undefined;
 	for (const key of ['rung', 'start'] as const)
 		if (input[key] !== undefined) return fail(badInput([key], 'expected none beside a climb'));
 	if (!first) return fail(badInput(['climb'], 'expected at least one step'));
-	if (!isByTurns && input.minutes !== undefined)
+	if (!goesByTurns && input.minutes !== undefined)
 		return fail(badInput(['minutes'], 'expected none beside a climb by minutes'));
-	if (isByTurns && input.minutes === undefined)
+	if (goesByTurns && input.minutes === undefined)
 		return fail(badInput(['minutes'], 'expected minutes beside a climb by turns'));
 	for (const [index, { minutes, turns }] of climb.entries()) {
 		if ((minutes === undefined) === (turns === undefined))
 			return fail(badInput(['climb', index], 'expected either minutes or turns'));
-		if ((turns !== undefined) !== isByTurns)
+		if ((turns !== undefined) !== goesByTurns)
 			return fail(badInput(['climb', index], 'expected steps that all have minutes, or all turns'));
 	}
 	return ok(climb.map((step, index) => ({ ...step, at: ['climb', index] })));
@@ -166,17 +166,13 @@ function prepare(input: SimulateInput, players: number): Outcome<Leg[]> {
 		);
 	if (short) return fail(short);
 	const seconds = (minutes = 0) => minutes * 60 * (1 - (input.stopShare ?? 0));
-	return ok(
-		legsOf(
-			steps.map((step, k) => ({
-				...step,
-				system: systems.value[k],
-				turns: asked[k].turns ?? null,
-				runSeconds: seconds(asked[k].minutes)
-			})),
-			seconds(input.minutes)
-		)
-	);
+	const ready = steps.map((step, k) => ({
+		...step,
+		system: systems.value[k],
+		turns: asked[k].turns ?? null
+	}));
+	const lasting = isByTurns(ready) ? [input.minutes] : asked.map(({ minutes }) => minutes);
+	return ok(legsOf(ready, lasting.map(seconds)));
 }
 
 /** Runs one stretch of a drill from given lines and sums it up by player. */

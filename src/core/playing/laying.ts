@@ -1,4 +1,5 @@
 import { SAME_INSTANT } from '../base';
+import { placeOf } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { copiesInZone, footprint } from '../sizing';
@@ -131,9 +132,9 @@ function layCopy(
 			: { x: corner.x + x * growth, y: corner.y + y * growth };
 	};
 	const spots = new Map(
-		drill.spots.map(({ id, x, y }, index) => {
-			const ownX = x ?? drill.ground.length * ((index + 1) / (drill.spots.length + 1));
-			return [id, onGround(ownX, y ?? drill.ground.width / 2)] as const;
+		drill.spots.map(({ id }, index) => {
+			const { x, y } = placeOf(drill, index);
+			return [id, onGround(x, y)] as const;
 		})
 	);
 	const paths = (drill.paths ?? [])

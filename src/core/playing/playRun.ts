@@ -4,11 +4,11 @@ import {
 	checkPlayers,
 	checkRanges,
 	isByTurns,
+	legsOf,
 	playClimb,
 	TOO_MANY_PASSES,
 	playerSystems,
 	resolveDrill,
-	type Leg,
 	type ReadyStep,
 	type Runner,
 	type Tally
@@ -225,9 +225,10 @@ export function playRun(run: PlannedRun, arriveSeconds: number, context: Context
 	const { stopShare } = run.block;
 	const stretches = stretchesOf(steps, { from: playsFrom, to: seconds, stopShare });
 	const running = stretches.reduce((sum, { runSeconds }) => sum + runSeconds, 0);
-	const legs: Leg[] = isByTurns(steps)
-		? [{ steps, runSeconds: running }]
-		: steps.map((step, index) => ({ steps: [step], runSeconds: stretches[index].runSeconds }));
+	const legs = legsOf(
+		steps,
+		stretches.map(({ runSeconds }) => runSeconds)
+	);
 	const turns: TurnStart[] = [];
 	const passes: PassWindow[] = [];
 	const tallies = playClimb(legs, { runners }, (leg, pass) => {

@@ -20,8 +20,8 @@ export function onRung(drill: Drill, rung: string | undefined): Drill {
 
 /** A drill as each step of a block and of its copies runs it, those of the block first, each rung once. */
 export function rungsRun(block: Pick<Block, 'climb' | 'copies'>, drill: Drill): Drill[] {
-	const climbs = block.copies.length > 0 ? block.copies.map((copy) => climbOf(block, copy)) : [];
-	const steps = [...climbs, ...(climbs.length > 0 ? [] : [block.climb])].flat();
+	const copies = block.copies.length > 0 ? block.copies : [{}];
+	const steps = copies.flatMap((copy) => climbOf(block, copy));
 	return [...new Set(steps.map(({ rung }) => rung))].map((rung) => onRung(drill, rung));
 }
 

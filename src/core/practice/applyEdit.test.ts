@@ -59,6 +59,10 @@ describe('applyEdit', () => {
 		expect(why({ type: 'move-period', period: 'warm-up', after: 'gone' })).toBe('no-such-period');
 		expect(why({ type: 'set-minutes', periods: {}, blocks: { gone: 4 } })).toBe('no-such-block');
 		expect(why({ type: 'set-block', block: 'duel', set: { climb: [] } })).toBe('no-climb');
+		for (const climb of [[{ minutes: 4 }, { turns: 4 }], [{ minutes: 4, turns: 4 }], [{}]])
+			expect(why({ type: 'set-block', block: 'duel', set: { climb } })).toBe('mixed-climb');
+		const mixed = { id: 'm', zoneId: 'a', players: [], adults: [], climb: [{}] };
+		expect(why({ type: 'set-block', block: 'duel', set: { copies: [mixed] } })).toBe('mixed-climb');
 		expect(why({ type: 'place-lane', lane: 'gone', zoneIds: [], copies: {} })).toBe('no-such-lane');
 		expect(why({ type: 'place-lane', lane: 'st-duel', zoneIds: [], copies: { gone: 'a' } })).toBe(
 			'no-such-copy'
