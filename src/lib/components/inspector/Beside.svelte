@@ -1,9 +1,12 @@
 <script lang="ts">
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { unitBeside } from '$core/building';
 	import type { Evaluation } from '$core/playing';
 	import type { Period } from '$core/model/practice';
 	import type { Edit } from '$core/practice';
+	import Choice from '../page/Choice.svelte';
+	import Fold from '../page/Fold.svelte';
+	import { byName } from '../page/byName';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
 
@@ -15,12 +18,11 @@
 	}: { evaluation: Evaluation; period: Period; onapply: (edit: Edit) => void } = $props();
 
 	const say = useWords();
+	const { team, shelf } = $derived(evaluation.context);
 	const units = $derived(
-		evaluation.context.team.units.filter(({ id }) => period.lanes.every((lane) => lane.unit !== id))
+		team.units.filter(({ id }) => period.lanes.every((lane) => lane.unit !== id))
 	);
-	const drills = $derived(
-		evaluation.context.shelf.toSorted((a, b) => a.name.localeCompare(b.name))
-	);
+	const drills = $derived(byName(shelf));
 	let wantedUnit = $state('');
 	let wantedDrill = $state('');
 	const unit = $derived(units.find(({ id }) => id === wantedUnit) ?? units[0]);
@@ -28,7 +30,6 @@
 	const edit = $derived(
 		unit && drill ? unitBeside(evaluation, period, { drill, unit: unit.id }) : null
 	);
-	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 	function add() {
 		if (edit) onapply(edit);
 		wantedDrill = '';
@@ -36,54 +37,32 @@
 </script>
 
 {#if unit && !period.slots}
-	<details open={period.kind === 'units'}>
-		<summary>{say(texts.besideIt)}</summary>
-		<div class="fields">
-			<Select
-				id="beside-unit"
-				size="sm"
-				labelText={say(texts.unit)}
-				selected={unit.id}
-				on:change={(event) => (wantedUnit = value(event))}
-			>
-				{#each units as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
-			</Select>
-			<Select
-				id="beside-drill"
-				size="sm"
-				labelText={say(texts.besideDrill)}
-				selected={wantedDrill}
-				on:change={(event) => (wantedDrill = value(event))}
-			>
-				<SelectItem value="" text={say(texts.chooseADrill)} />
-				{#each drills as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
-			</Select>
-			{#if drill && !edit}<p role="status">
-					{say(texts.noRoomBeside, { unitName: unit.name, name: drill.name })}
-				</p>{/if}
-			<Button size="small" kind="tertiary" disabled={!edit} on:click={add}
-				>{say(texts.addBeside)}</Button
-			>
-		</div>
-	</details>
+	<Fold summary={say(texts.besideIt)} isOpen={period.kind === 'units'}>
+		<Choice
+			id="beside-unit"
+			label={say(texts.unit)}
+			of={units}
+			chosen={unit.id}
+			onchoose={(id) => (wantedUnit = id)}
+		/>
+		<Choice
+			id="beside-drill"
+			label={say(texts.besideDrill)}
+			of={drills}
+			chosen={wantedDrill}
+			none={say(texts.chooseADrill)}
+			onchoose={(id) => (wantedDrill = id)}
+		/>
+		{#if drill && !edit}<p role="status">
+				{say(texts.noRoomBeside, { unitName: unit.name, name: drill.name })}
+			</p>{/if}
+		<Button size="small" kind="tertiary" disabled={!edit} on:click={add}
+			>{say(texts.addBeside)}</Button
+		>
+	</Fold>
 {/if}
 
 <style>
-	summary {
-		display: list-item;
-		list-style: disclosure-closed inside;
-		font-size: 13px;
-		font-weight: 700;
-		padding: 4px 0;
-		cursor: pointer;
-	}
-	details[open] > summary {
-		list-style-type: disclosure-open;
-	}
-	.fields {
-		display: grid;
-		gap: 8px;
-	}
 	p {
 		font-size: 13px;
 		line-height: 1.3;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { type Evaluation, rungsRun } from '$core/playing';
-	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
+	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { nanoid } from 'nanoid';
 	import {
 		climbOfCopy,
@@ -15,6 +15,8 @@
 	import { copiesInZone, type SizeOption } from '$core/sizing';
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
+	import Choice from '../page/Choice.svelte';
+	import { byName } from '../page/byName';
 	import BlockDetails from './BlockDetails.svelte';
 	import ClimbEditor from './ClimbEditor.svelte';
 	import LaneControls from './LaneControls.svelte';
@@ -31,15 +33,27 @@
 
 	const say = useWords();
 	const { period, lane, block } = $derived(found);
-	const drill = $derived(drillOf(evaluation.context, block.drill));
+	// The same object while nothing but the practice changes: what follows from it is not worked out anew.
+	const context = $derived(evaluation.context);
+	const drill = $derived(drillOf(context, block.drill));
 	/** Those of every rung that is run, not of the drill underneath. */
 	const cautions = $derived(
 		drill ? [...new Set(rungsRun(block, drill).flatMap((rung) => rung.cautions))] : []
 	);
 	const figures = $derived(evaluation.figures.blocks.get(block.id));
 	const sized = $derived(sizeLane(evaluation, found));
-	const zones = $derived(evaluation.context.ground.zones);
 	const size = $derived(figures?.sizes[0] ?? drill?.group.ideal ?? 1);
+	/** The zones, each with how many copies of this size it holds. */
+	const zoneChoices = $derived(
+		context.ground.zones.map((zone) => {
+			const holds = drill ? copiesInZone(drill, zone, size) : 0;
+			const { id, name } = zone;
+			return {
+				id,
+				name: holds > 0 ? say(texts.holds, { name, holds }) : say(texts.tooSmall, { name })
+			};
+		})
+	);
 
 	function pick(option: SizeOption) {
 		if (!sized) return;
@@ -67,12 +81,9 @@
 		onapply({ type: 'set-block', block: block.id, set: { copies } });
 	}
 	const keyOf = ({ id, revision = 1 }: Drill) => `${id}@${revision}`;
+	/** What is at hand, and what is run where that is none of it: an older revision, say. */
 	const shelf = $derived(
-		[
-			...new Map(
-				[...evaluation.context.shelf, ...(drill ? [drill] : [])].map((each) => [keyOf(each), each])
-			).values()
-		].sort((a, b) => a.name.localeCompare(b.name))
+		byName(drill && !context.shelf.includes(drill) ? [...context.shelf, drill] : context.shelf)
 	);
 	function setDrill(key: string) {
 		const other = shelf.find((each) => keyOf(each) === key);
@@ -84,7 +95,6 @@
 	}
 	const cut = $derived(splitBlock(evaluation.practice, block.id, () => nanoid(8)));
 	const merged = $derived(mergeBlocks(evaluation.practice, block.id));
-	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
 
 {#if drill}
@@ -96,18 +106,16 @@
 	{#if block.lineup}
 		<details>
 			<summary>{say(texts.lineUpOfShifts, { shiftCount: block.lineup.shifts.length })}</summary>
-			<LineupTable lineup={block.lineup} context={evaluation.context} />
+			<LineupTable lineup={block.lineup} {context} />
 		</details>
 	{/if}
-	<Select
+	<Choice
 		id="block-drill"
-		size="sm"
-		labelText={say(texts.drill)}
-		selected={keyOf(drill)}
-		on:change={(event) => setDrill(value(event))}
-	>
-		{#each shelf as each (keyOf(each))}<SelectItem value={keyOf(each)} text={each.name} />{/each}
-	</Select>
+		label={say(texts.drill)}
+		of={shelf.map((each) => ({ id: keyOf(each), name: each.name }))}
+		chosen={keyOf(drill)}
+		onchoose={setDrill}
+	/>
 	<ClimbEditor
 		id="climb"
 		{drill}
@@ -123,37 +131,26 @@
 	{/if}
 	{#each block.copies as copy, index (copy.id)}
 		<div class="copy">
-			<Select
+			<Choice
 				id="zone-{copy.id}"
-				size="sm"
-				labelText={block.copies.length > 1
+				label={block.copies.length > 1
 					? say(texts.zoneOfCopy, { index: index + 1 })
 					: say(texts.zone)}
-				selected={copy.zoneId}
-				on:change={(event) => place(copy.id, value(event))}
-			>
-				{#each zones as zone (zone.id)}
-					{@const holds = copiesInZone(drill, zone, size)}
-					<SelectItem
-						value={zone.id}
-						text={holds > 0
-							? say(texts.holds, { name: zone.name, holds })
-							: say(texts.tooSmall, { name: zone.name })}
-					/>
-				{/each}
-			</Select>
-			<Select
+				of={zoneChoices}
+				chosen={copy.zoneId}
+				onchoose={(id) => place(copy.id, id)}
+			/>
+			<Choice
 				id="adult-{copy.id}"
-				size="sm"
-				labelText={say(texts.adult)}
-				selected={copy.adults[0] ?? ''}
-				on:change={(event) => staff(copy.id, value(event))}
-			>
-				<SelectItem value="" text={say(texts.nobody)} />
-				{#each evaluation.practice.adults as id (id)}
-					<SelectItem value={id} text={evaluation.context.adultById.get(id)?.name ?? id} />
-				{/each}
-			</Select>
+				label={say(texts.adult)}
+				of={evaluation.practice.adults.map((id) => ({
+					id,
+					name: context.adultById.get(id)?.name ?? id
+				}))}
+				chosen={copy.adults[0] ?? ''}
+				none={say(texts.nobody)}
+				onchoose={(id) => staff(copy.id, id)}
+			/>
 			{#if block.copies.length > 1 && drill.rungs.length > 0}
 				<Checkbox
 					id="own-{copy.id}"

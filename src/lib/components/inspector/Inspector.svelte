@@ -1,16 +1,9 @@
 <script lang="ts">
 	import type { Evaluation } from '$core/playing';
-	import {
-		Button,
-		NumberInput,
-		Select,
-		SelectItem,
-		TextArea,
-		TextInput
-	} from 'carbon-components-svelte';
+	import { Button, NumberInput, TextArea, TextInput } from 'carbon-components-svelte';
 	import type { Period } from '$core/model/practice';
 	import { mergeWithNext, movingGroups, setMinutes } from '$core/building';
-	import { type Edit, findBlock } from '$core/practice';
+	import { drillOf, type Edit, findBlock } from '$core/practice';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import {
 		duplicateSelected,
@@ -20,6 +13,7 @@
 		openRotation,
 		splitSelected
 	} from '../board/boardKeys';
+	import Choice from '../page/Choice.svelte';
 	import Beside from './Beside.svelte';
 	import BlockPanel from './BlockPanel.svelte';
 	import GroupLeaders from './GroupLeaders.svelte';
@@ -166,23 +160,18 @@
 		<Beside {evaluation} {period} {onapply} />
 		<GroupLeaders {evaluation} {period} {onapply} />
 		{#if period.lanes.flatMap(({ blocks }) => blocks).length > 1}
-			<Select
+			<Choice
 				id="block-of-period"
-				size="sm"
-				labelText={say(texts.block)}
-				selected={found?.block.id}
-				on:change={(event) => view.select(period.id, (event.target as HTMLSelectElement).value)}
-			>
-				{#each period.lanes as lane (lane.id)}
-					{#each lane.blocks as block (block.id)}
-						<SelectItem
-							value={block.id}
-							text={evaluation.context.shelf.find(({ id }) => id === block.drill?.id)?.name ??
-								period.name}
-						/>
-					{/each}
-				{/each}
-			</Select>
+				label={say(texts.block)}
+				of={period.lanes.flatMap(({ blocks }) =>
+					blocks.map(({ id, drill }) => ({
+						id,
+						name: drillOf(evaluation.context, drill)?.name ?? period.name
+					}))
+				)}
+				chosen={found?.block.id ?? ''}
+				onchoose={(id) => view.select(period.id, id)}
+			/>
 		{/if}
 		{#if found && found.period.id === period.id}
 			<BlockPanel {evaluation} {found} {onapply} />

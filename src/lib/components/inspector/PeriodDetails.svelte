@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { NumberInput, Select, SelectItem } from 'carbon-components-svelte';
+	import { NumberInput } from 'carbon-components-svelte';
 	import type { Evaluation } from '$core/playing';
 	import type { Period, PeriodKind, Rank } from '$core/model/practice';
 	import type { Edit, EditOf } from '$core/practice';
 	import { useWords } from '$lib/components/page/words.svelte';
+	import Choice from '../page/Choice.svelte';
+	import Fold from '../page/Fold.svelte';
 	import { DIRECTIONS, PERIOD_KINDS, RANKS } from './periodWords';
 	import texts from '$texts/inspector';
 
@@ -16,7 +18,6 @@
 
 	const say = useWords();
 	const zones = $derived(evaluation.context.ground.zones);
-	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 	const set = (change: EditOf<'set-period'>['set']) =>
 		onapply({ type: 'set-period', period: period.id, set: change });
 
@@ -37,85 +38,55 @@
 </script>
 
 {#if period.kind === 'talk'}
-	<Select
+	<Choice
 		id="talk-zone"
-		size="sm"
-		labelText={say(texts.talkZone)}
-		selected={period.zoneId ?? ''}
-		on:change={(event) => set({ zoneId: value(event) || null })}
-	>
-		<SelectItem value="" text={say(texts.nowhere)} />
-		{#each zones as zone (zone.id)}<SelectItem value={zone.id} text={zone.name} />{/each}
-	</Select>
-	<Select
+		label={say(texts.talkZone)}
+		of={zones}
+		chosen={period.zoneId ?? ''}
+		none={say(texts.nowhere)}
+		onchoose={(id) => set({ zoneId: id || null })}
+	/>
+	<Choice
 		id="talk-facing"
-		size="sm"
-		labelText={say(texts.facing)}
-		selected={period.facing === undefined ? '' : String(period.facing)}
-		on:change={(event) => set({ facing: value(event) === '' ? null : Number(value(event)) })}
-	>
-		<SelectItem value="" text={say(texts.facingNotSaid)} />
-		{#each DIRECTIONS as { degrees, word } (degrees)}
-			<SelectItem value={String(degrees)} text={say(word)} />
-		{/each}
-	</Select>
+		label={say(texts.facing)}
+		of={DIRECTIONS.map(({ degrees, word }) => ({ id: String(degrees), name: say(word) }))}
+		chosen={period.facing === undefined ? '' : String(period.facing)}
+		none={say(texts.facingNotSaid)}
+		onchoose={(id) => set({ facing: id === '' ? null : Number(id) })}
+	/>
 {/if}
-<details>
-	<summary>{say(texts.whenTimeIsShort)}</summary>
-	<div class="fields">
-		<Select
-			id="period-kind"
-			size="sm"
-			labelText={say(texts.kind)}
-			selected={period.kind}
-			on:change={(event) => set({ kind: value(event) as PeriodKind })}
-		>
-			{#each PERIOD_KINDS as { kind, word } (kind)}
-				<SelectItem value={kind} text={say(word)} />
-			{/each}
-		</Select>
-		<Select
-			id="period-rank"
-			size="sm"
-			labelText={say(texts.rank)}
-			selected={period.rank}
-			on:change={(event) => set({ rank: value(event) as Rank })}
-		>
-			{#each RANKS as { rank, word } (rank)}<SelectItem value={rank} text={say(word)} />{/each}
-		</Select>
-		<div class="bounds">
-			{#each BOUNDS as [key, label] (key)}
-				<NumberInput
-					id="period-{key}"
-					size="sm"
-					hideSteppers
-					min={0}
-					max={600}
-					labelText={say(label)}
-					value={period[key]}
-					on:change={(event) => bound(key, event.detail)}
-				/>
-			{/each}
-		</div>
+<Fold summary={say(texts.whenTimeIsShort)}>
+	<Choice
+		id="period-kind"
+		label={say(texts.kind)}
+		of={PERIOD_KINDS.map(({ kind, word }) => ({ id: kind, name: say(word) }))}
+		chosen={period.kind}
+		onchoose={(id) => set({ kind: id as PeriodKind })}
+	/>
+	<Choice
+		id="period-rank"
+		label={say(texts.rank)}
+		of={RANKS.map(({ rank, word }) => ({ id: rank, name: say(word) }))}
+		chosen={period.rank}
+		onchoose={(id) => set({ rank: id as Rank })}
+	/>
+	<div class="bounds">
+		{#each BOUNDS as [key, label] (key)}
+			<NumberInput
+				id="period-{key}"
+				size="sm"
+				hideSteppers
+				min={0}
+				max={600}
+				labelText={say(label)}
+				value={period[key]}
+				on:change={(event) => bound(key, event.detail)}
+			/>
+		{/each}
 	</div>
-</details>
+</Fold>
 
 <style>
-	summary {
-		display: list-item;
-		list-style: disclosure-closed inside;
-		font-size: 13px;
-		font-weight: 700;
-		padding: 4px 0;
-		cursor: pointer;
-	}
-	details[open] > summary {
-		list-style-type: disclosure-open;
-	}
-	.fields {
-		display: grid;
-		gap: 8px;
-	}
 	.bounds {
 		display: grid;
 		grid-template-columns: repeat(3, minmax(0, 1fr));
