@@ -5,30 +5,22 @@
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
 	import { periodFromDrill, plainPeriod } from '$core/building';
-	import { playersOfLane } from '$core/playing';
-	import { type Edit, type EditFailure, findBlock, findPeriod, toContext } from '$core/practice';
+	import { type Edit, type EditFailure, findPeriod, toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import Field from '$lib/components/field/Field.svelte';
 	import PlayBar from '$lib/components/field/PlayBar.svelte';
 	import Findings from '$lib/components/findings/Findings.svelte';
-	import GroupsDialog from '$lib/components/groups/GroupsDialog.svelte';
-	import LineupDialog from '$lib/components/lineup/LineupDialog.svelte';
-	import RotationDialog from '$lib/components/rotation/RotationDialog.svelte';
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
 	import { SHELF_MINUTES } from '$lib/components/shelf/fits';
 	import type { PlainKind } from '$lib/components/shelf/plain';
-	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
 	import Strip from '$lib/components/strip/Strip.svelte';
 	import Tape from '$lib/components/tape/Tape.svelte';
 	import { clockAt } from '$core/conditions';
-	import BorrowDialog from '$lib/components/board/BorrowDialog.svelte';
 	import Conflicts from '$lib/components/board/Conflicts.svelte';
 	import BoardHead from '$lib/components/board/BoardHead.svelte';
 	import { handleKey } from '$lib/components/board/boardKeys';
 	import { dayWords } from '$lib/components/page/dates';
-	import KeysDialog from '$lib/components/board/KeysDialog.svelte';
-	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
 	import TopBar from '$lib/components/page/TopBar.svelte';
 	import { BoardView } from '$lib/state/boardView.svelte';
 	import { DrillLookup } from '$lib/state/drillLookup.svelte';
@@ -42,7 +34,7 @@
 	import type { Surroundings } from '$core/model/bundle';
 	import { weekOf } from '$core/season';
 	import type { ServerState } from '$lib/state/saver';
-	import PracticeDialog from './PracticeDialog.svelte';
+	import BoardDialogs from './BoardDialogs.svelte';
 	import Unsaved from './Unsaved.svelte';
 
 	/** One practice on its board: tape, field, people, findings, and all that changes them. */
@@ -81,9 +73,7 @@
 		return () => editor.dispose();
 	});
 
-	const plan = $derived({ practice: editor.practice, context: editor.context });
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
-	const game = $derived(view.block ? findBlock(editor.practice, view.block) : undefined);
 	const SAVED = {
 		saved: say(texts.saved),
 		saving: say(texts.saving),
@@ -255,56 +245,15 @@
 	</main>
 </div>
 
-{#if view.dialog === 'stations' && period}
-	<StationsDialog
-		evaluation={editor.evaluation}
-		{period}
-		block={view.block}
-		onapply={(edit) => {
-			apply(edit);
-			view.select(period.id, null);
-		}}
-		onclose={() => (view.dialog = null)}
-	/>
-{:else if view.dialog === 'groups' && period && whoMet.met}
-	<GroupsDialog
-		{plan}
-		{period}
-		met={whoMet.met}
-		onapply={apply}
-		onclose={() => (view.dialog = null)}
-	/>
-{:else if view.dialog === 'rotation' && period}
-	<RotationDialog {plan} {period} onapply={apply} onclose={() => (view.dialog = null)} />
-{:else if view.dialog === 'lineup' && game}
-	<LineupDialog
-		{plan}
-		block={game.block}
-		players={playersOfLane(game.period, game.lane).filter((id) =>
-			editor.practice.expected.includes(id)
-		)}
-		onapply={apply}
-		onclose={() => (view.dialog = null)}
-	/>
-{:else if view.dialog === 'people'}
-	<PeopleDialog {plan} onapply={apply} onclose={() => (view.dialog = null)} />
-{:else if view.dialog === 'practice'}
-	<PracticeDialog
-		{plan}
-		others={data.others}
-		onapply={apply}
-		onclose={() => (view.dialog = null)}
-	/>
-{:else if view.dialog === 'borrow'}
-	<BorrowDialog
-		team={editor.practice.teamId}
-		others={data.others}
-		onborrow={addPeriod}
-		onclose={() => (view.dialog = null)}
-	/>
-{:else if view.dialog === 'keys'}
-	<KeysDialog bind:areOn={lettersAreOn} onclose={() => (view.dialog = null)} />
-{/if}
+<BoardDialogs
+	{view}
+	evaluation={editor.evaluation}
+	met={whoMet.met}
+	others={data.others}
+	bind:lettersAreOn
+	onapply={apply}
+	onborrow={addPeriod}
+/>
 
 <style>
 	.board {
