@@ -1,212 +1,28 @@
 import { describe, expect, test } from 'vitest';
-import { fitToTime, resizePeriods } from '../building';
+import { fitToTime } from '../building';
+import { describeEdit, describeFinding, describeFit, type FindingCode } from '.';
+import { type Period, type Practice } from '../model/practice';
 import { evaluate } from '../playing';
-import { applyEdit, type Context, type Edit, withDrills } from '../practice';
-import { demoContext, demoPractice, withAdults } from '../../../tests/support/demo';
-import type { Period, Practice } from '../model/practice';
+import { applyEdit, type Context } from '../practice';
+import { demoPractice, withAdults } from '../../../tests/support/demo';
 import {
-	check,
-	describeEdit,
-	describeFinding,
-	describeFit,
-	faultsIn,
-	fixesFor,
-	type FindingCode
-} from '.';
+	context,
+	sound,
+	after,
+	withPeriod,
+	drill,
+	contexts,
+	loaded,
+	withLimits,
+	find,
+	of,
+	places,
+	faulty,
+	without
+} from '../../../tests/support/faulty';
 import { speaker } from '$words';
 
 const say = speaker(undefined);
-
-const context = demoContext();
-
-/** The demo without the fault that it has on purpose. */
-function sound(): Practice {
-	return after(demoPractice(), {
-		type: 'place-lane',
-		lane: 'u-mid',
-		zoneIds: ['e'],
-		copies: { 'turn-c': 'e' }
-	});
-}
-function after(practice: Practice, ...edits: Edit[]): Practice {
-	return edits.reduce((current, edit) => {
-		const applied = applyEdit(current, edit);
-		if (!applied.ok) throw new Error(`${JSON.stringify(edit)}: ${applied.failure}`);
-		return applied.value.practice;
-	}, practice);
-}
-const withPeriod = (id: string, change: (period: Period) => Period): Practice => {
-	const practice = sound();
-	return {
-		...practice,
-		periods: practice.periods.map((period) => (period.id === id ? change(period) : period))
-	};
-};
-const withBlock = (
-	id: string,
-	change: (block: Period['lanes'][0]['blocks'][0]) => Period['lanes'][0]['blocks'][0]
-) => {
-	const practice = sound();
-	return {
-		...practice,
-		periods: practice.periods.map((period) => ({
-			...period,
-			lanes: period.lanes.map((lane) => ({
-				...lane,
-				blocks: lane.blocks.map((block) => (block.id === id ? change(block) : block))
-			}))
-		}))
-	};
-};
-const drill = (id: string) => ({ id, revision: 1 });
-/** Limits or kit with which a code is found, where those of the demo will not do. */
-const contexts: Partial<Record<FindingCode, Context>> = {
-	'kit-short': { ...context, kit: { ...context.kit, ball: 12 } },
-	'contact-day': withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
-	'like-partners': withLimits({ likeRatings: 0.5 }),
-	'load-day': loaded(withLimits({ loads: [{ kind: 'pushes', day: 8 }] })),
-	'clear-space': withLimits({ swingMetres: 7 })
-};
-/** A context in which a turn of the shooting arc costs whoever shoots two pushes. */
-function loaded(of: Context): Context {
-	return withDrills(
-		of,
-		of.drills.map((each) =>
-			each.id === 'shooting-arc'
-				? {
-						...each,
-						turn: { ...each.turn, loads: [{ kind: 'pushes', count: 2, spots: ['shooter'] }] }
-					}
-				: each
-		)
-	);
-}
-function withLimits(limits: Partial<Context['limits']>): Context {
-	return { ...context, limits: { ...context.limits, ...limits } };
-}
-const find = (practice: Practice, around = context) => check(evaluate(practice, around));
-/** Findings of one code, with fixes that are looked for when they are asked for. */
-function of(practice: Practice, code: FindingCode, around = context) {
-	const evaluation = evaluate(practice, around);
-	return faultsIn(evaluation)
-		.filter((fault) => fault.code === code)
-		.map((fault) => ({
-			...fault,
-			get fixes() {
-				return fixesFor(evaluation, fault);
-			}
-		}));
-}
-/** Everything of one code that is wrong, place by place. */
-const places = (practice: Practice, code: FindingCode, around = context) =>
-	of(practice, code, around).flatMap(({ parts }) => parts.map(({ at }) => at));
-
-/** A practice that has each fault. The sound one has none of them but where it is listed. */
-const faulty: Record<FindingCode, () => Practice> = {
-	'player-twice': () =>
-		withBlock('break', (block) => ({
-			...block,
-			copies: block.copies.map((copy) => ({ ...copy, players: [...copy.players, 'p02'] }))
-		})),
-	'adult-twice': () => withBlock('break', (block) => ({ ...block, eyes: 'head' })),
-	'zone-twice': demoPractice,
-	'zone-gone': () =>
-		after(sound(), {
-			type: 'place-lane',
-			lane: 'u-mid',
-			zoneIds: ['sold'],
-			copies: { 'turn-c': 'sold' }
-		}),
-	'group-size': () =>
-		withBlock('sq', (block) => ({
-			...block,
-			climb: [{ minutes: 10 }],
-			copies: block.copies
-				.slice(0, 1)
-				.map(({ group: _group, ...copy }) => ({ ...copy, players: sound().expected }))
-		})),
-	'too-few-players': () =>
-		withBlock('turn', (block) => ({
-			...block,
-			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 3) }))
-		})),
-	'block-empty': () => withPeriod('squares', (period) => ({ ...period, lanes: [] })),
-	'player-unplaced': () =>
-		withBlock('turn', (block) => ({
-			...block,
-			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(1) }))
-		})),
-	'over-time': () => ({ ...sound(), minutes: 80 }),
-	'under-time': () => after({ ...sound(), minutes: 100 }),
-	'no-warm-up': () =>
-		after(
-			sound(),
-			{ type: 'remove-period', period: 'warm-up' },
-			{ type: 'remove-period', period: 'squares' }
-		),
-	waiting: () =>
-		withBlock('outlet', (block) => ({
-			...block,
-			drill: drill('shooting-arc'),
-			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 8) }))
-		})),
-	'move-short': () => withPeriod('stations', (period) => ({ ...period, moveSeconds: 5 })),
-	'slot-length': () => after(sound(), resizePeriods(sound(), new Map([['stations', 12]]))),
-	'talk-long': () => withPeriod('water-1', (period) => ({ ...period, kind: 'talk', minutes: 9 })),
-	'hard-after-hard': () => sound(),
-	'kit-short': () => sound(),
-	'fixture-short': () =>
-		after(sound(), {
-			type: 'place-lane',
-			lane: 'st-arc',
-			zoneIds: ['f'],
-			copies: { 'arc-c': 'f' }
-		}),
-	'role-missing': () =>
-		withBlock('keepers', (block) => ({
-			...block,
-			copies: block.copies.map((copy) => ({ ...copy, players: ['p02', 'p03'] }))
-		})),
-	'adults-few': () => ({ ...sound(), adults: ['head'] }),
-	'restricted-player': () => {
-		const practice = withBlock('eight', (block) => ({
-			...block,
-			copies: block.copies.map((copy) => ({ ...copy, players: [...copy.players, 'p15'] }))
-		}));
-		return { ...practice, expected: [...practice.expected, 'p15'] };
-	},
-	'contact-day': () => sound(),
-	'load-day': () => sound(),
-	'sun-in-eyes': () =>
-		withPeriod('water-1', (period) => ({ ...period, kind: 'talk', facing: 270 })),
-	'water-gap': () => sound(),
-	'stop-long': () => withBlock('sq', (block) => ({ ...block, stopShare: 0.6 })),
-	'second-eyes': () => sound(),
-	'like-partners': () => sound(),
-	'clear-space': () => sound(),
-	'rung-skipped': () =>
-		withBlock('sq', (block) => ({
-			...block,
-			climb: [{ minutes: 5 }, { rung: 'two-balls', minutes: 5 }]
-		})),
-	'skill-twice': () => sound(),
-	'daily-missing': () => sound(),
-	'setup-clash': () => after(sound(), { type: 'remove-period', period: 'water-2' })
-};
-/** Codes that the sound demo has too, with the practice that has them not. */
-const without: Partial<Record<FindingCode, () => Practice>> = {
-	waiting: () =>
-		after(sound(), { type: 'set-block', block: 'arc', set: { drill: drill('reverse-gates') } }),
-	'hard-after-hard': () => after(sound(), { type: 'remove-period', period: 'units' }),
-	'skill-twice': () => after(sound(), { type: 'remove-period', period: 'units' }),
-	'water-gap': () =>
-		after(
-			sound(),
-			...['stations', 'units'].map((period): Edit => ({ type: 'remove-period', period }))
-		),
-	'second-eyes': () => ({ ...sound(), adults: [] }),
-	'daily-missing': () => after(sound(), of(sound(), 'daily-missing')[0].fixes[0])
-};
 
 describe('check', () => {
 	for (const [code, make] of Object.entries(faulty) as [FindingCode, () => Practice][])
