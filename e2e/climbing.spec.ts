@@ -72,4 +72,53 @@ test('three units work side by side, one with a second drill behind the first, a
 		10, 10
 	]);
 	expect(talk).toMatchObject({ kind: 'talk', zoneId: 'e', facing: 0, rank: 'could' });
+	await open(page, `${server.url}${TUESDAY}/paper`);
+	await expect(page.getByText('in E, players look north')).toBeVisible();
+});
+
+test('the loser of a drill stays, a pitch counts, and a practice stops at the cap until it is mended', async ({
+	page,
+	server
+}) => {
+	// A turn of the drill costs two pitches, and after four turns in ten the thrower plays on.
+	await open(page, `${server.url}/saltmarsh/drills/rebound-rally/edit`);
+	await page.getByLabel('Turns that end otherwise').fill('40');
+	await page.getByLabel('Turns that end otherwise').press('Enter');
+	await page.getByLabel('Otherwise (none: plays on) of trap').selectOption('trap');
+	await page.getByRole('button', { name: 'Add what a turn costs a body' }).click();
+	await page.getByLabel('Costs a body').fill('pitches');
+	await page.getByLabel('A turn of pitches').fill('2');
+	await page.getByLabel('On spots of pitches').fill('strike');
+	await page.getByRole('button', { name: 'Save the drill' }).click();
+	await expect(
+		page.getByText(
+			'About 40% of the turns end otherwise: trap goes to the back of the line, strike plays on.'
+		)
+	).toBeVisible();
+	await expect(page.getByText('2 pitches (strike)')).toBeVisible();
+
+	await open(page, `${server.url}/saltmarsh/limits`);
+	await page.getByRole('button', { name: 'Add a cap' }).click();
+	await page.getByLabel('What is counted').fill('pitches');
+	await page.getByLabel('Most a day').fill('30');
+	await page.getByRole('button', { name: 'Save the limits' }).click();
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
+
+	await open(page, `${server.url}${TUESDAY}`);
+	await page.getByRole('searchbox', { name: 'Find a drill' }).fill('rebound');
+	await page
+		.getByRole('button', { name: /^Rebound rally/ })
+		.first()
+		.click();
+	const finding = page
+		.getByRole('region', { name: 'To fix' })
+		.getByRole('listitem')
+		.filter({ hasText: /up to \d+ pitches today; the limit is 30/ });
+	await expect(finding).toContainText('Rebound rally');
+	await finding
+		.getByRole('button', { name: /minutes/ })
+		.first()
+		.click();
+	await expect(finding).toHaveCount(0);
+	await saved(page);
 });

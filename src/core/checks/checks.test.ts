@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { fitToTime } from '../building';
 import { describeEdit, describeFinding, describeFit, type FindingCode } from '.';
-import { type Period, type Practice } from '../model/practice';
+import type { Period, Practice } from '../model/practice';
 import { evaluate } from '../playing';
 import { applyEdit, type Context } from '../practice';
 import { demoPractice, withAdults } from '../../../tests/support/demo';

@@ -26,6 +26,9 @@ export default messages({
 	printThisSheet: 'Print this sheet',
 	asItIs: 'as it is',
 	firstThen: '{first}, then {then}',
+	heldAt: 'in {zoneName}',
+	facing:
+		'{players} look {facing, select, 0 {north} 45 {north-east} 90 {east} 135 {south-east} 180 {south} 225 {south-west} 270 {west} 315 {north-west} other {{facing}° from north}}',
 	everyone: 'everyone',
 	forTurns: '{what} for {turnCount, plural, one {# {turn}} other {# {turns}}}',
 	onSide: '{what}, {side}',

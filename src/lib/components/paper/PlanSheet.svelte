@@ -46,6 +46,15 @@
 		const seconds = toSecond - fromSecond;
 		return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 	}
+	/** Where a talk is held, and where players look. */
+	function talkWords({ period: { zoneId, facing } }: PeriodWindow): string {
+		const zone = context.zoneById.get(zoneId ?? '')?.name;
+		const where = [
+			...(zone === undefined ? [] : [say(texts.heldAt, { zoneName: zone })]),
+			...(facing === undefined ? [] : [say(texts.facing, { facing: String(facing) })])
+		];
+		return where.length > 0 ? `· ${where.join(', ')}` : '';
+	}
 	/** When the whistle sends everyone to the next station: the move comes before the slot. */
 	const whistles = ({ period, slots }: PeriodWindow) =>
 		slots
@@ -99,6 +108,7 @@
 								times: whistles(window)
 							})}
 						{/if}
+						{talkWords(window)}
 						{#if window.period.note}<span class="note">{window.period.note}</span>{/if}
 					</td>
 				</tr>
