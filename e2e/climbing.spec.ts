@@ -122,3 +122,16 @@ test('the loser of a drill stays, a pitch counts, and a practice stops at the ca
 	await expect(finding).toHaveCount(0);
 	await saved(page);
 });
+
+test('on a phone all of the panel can be reached', async ({ page, server }) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await open(page, `${server.url}${TUESDAY}`);
+	await page.locator('.block').filter({ hasText: 'Eight a side' }).first().click();
+	await page.getByText('Lead, talk and notes').click();
+	const note = page.getByLabel('Note on this block');
+	await note.click();
+	await expect(note).toBeInViewport();
+	await note.fill('two touches in midfield');
+	await note.blur();
+	await saved(page);
+});

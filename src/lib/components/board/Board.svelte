@@ -321,6 +321,8 @@
 			padding: 8px 14px;
 			max-height: 420px;
 			display: grid;
+			/* What is inside scrolls, however much it is. */
+			grid-template-rows: minmax(0, 1fr);
 			order: 2;
 		}
 		/* What is selected opens over the foot of the page: its panel would lie below the fold. */
