@@ -35,6 +35,8 @@ export const GLOSSARY: readonly Term[] = [
 	{ word: 'zone', many: 'zones', says: 'A part of the ground.' },
 	{ word: 'ground', many: 'grounds', says: 'Where the squad practises.' },
 	{ word: 'kit', many: 'kits', says: 'Balls, cones and all that is carried.' },
+	{ word: 'ball', many: 'balls', says: 'What is played with.' },
+	{ word: 'cone', many: 'cones', says: 'What marks a place on the ground.' },
 	{ word: 'shelf', many: 'shelves', says: 'All drills of the team.' },
 	{ word: 'line-up', many: 'line-ups', says: 'Who plays where in which shift of a game.' },
 	{ word: 'debrief', many: 'debriefs', says: 'A look back at what was done.' }

@@ -1,5 +1,5 @@
 export { called } from './called';
 export { GLOSSARY, type Term } from './glossary';
 export { messages, type Message, type Read, type Values } from './message';
-export { howMany, oneAndMany, wordsOf, type OwnWords } from './own';
+export { filledWith, howMany, oneAndMany, wordsOf, type OwnWords } from './own';
 export { speaker, type Say } from './say';

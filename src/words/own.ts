@@ -50,3 +50,9 @@ export function wordsOf(own: OwnWords | undefined): Values {
 	}
 	return values;
 }
+
+/** A text of a file with `{ball}`, `{aBall}`, `{Balls}` in it, said in own words; other braces stay. */
+export function filledWith(own: OwnWords | undefined): (text: string) => string {
+	const words = wordsOf(own);
+	return (text) => text.replace(/\{(\w+)\}/g, (all, name) => String(words[name] ?? all));
+}

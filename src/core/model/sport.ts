@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, Counts, Id, Name, Text, says } from './fields';
+import { byKey, closed, Counts, Id, Key, Name, Point, Text, says } from './fields';
 import { Ground } from './team';
 
 /** What a team of a sport starts from, `fieldplan/sport@1`: its ground, who there is, what is learned. */
@@ -29,6 +29,12 @@ export const Sport = Type.Object(
 			'Its positions'
 		),
 		team: says(Type.Array(Id), 'Ids of positions, one for each place of one team in a game'),
+		places: Type.Optional(
+			says(
+				Type.Array(Point),
+				'Where each place of a team is when play starts, own end at x 0, in metres'
+			)
+		),
 		skillAreas: says(
 			Type.Array(
 				Type.Object(
@@ -41,6 +47,21 @@ export const Sport = Type.Object(
 				)
 			),
 			'What is learned, each area in stages from the first on'
+		),
+		alike: Type.Optional(
+			says(
+				byKey(Id, Id),
+				'Skill areas that drills for any sport name, by the id that they have there: which of its own stands for each'
+			)
+		),
+		words: Type.Optional(
+			says(
+				byKey(Key, Name),
+				'Its own words, by the word that stands in their place otherwise: ball, cone'
+			)
+		),
+		loads: Type.Optional(
+			says(Type.Array(Key), 'What turns cost a body in it and is counted: throws, jumps')
 		),
 		cautions: says(Type.Array(Text), 'What is usually looked after in it'),
 		kit: says(Counts, 'Kit that a team usually has, by name')

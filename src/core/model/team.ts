@@ -280,12 +280,17 @@ export const Limits = Type.Object(
 	closed
 );
 
+/** The most places of one team in a game, and the most positions that there are. */
+export const MOST_PLACES = 60;
+export const MOST_POSITIONS = 80;
+
 /** A team and the season it is in. */
 export const Team = Type.Object(
 	{
 		id: says(Id, 'Id of the team, part of its address'),
 		name: says(Name, 'Its name'),
 		sport: says(Id, 'Id of its sport'),
+		sportName: Type.Optional(says(Name, 'Name of its sport, where no kit of that id ships')),
 		ages: says(Ages, 'Ages of its players, in years'),
 		timeZone: says(Name, 'IANA name of its time zone, such as Europe/Dublin'),
 		skillAreas: says(
@@ -314,6 +319,37 @@ export const Team = Type.Object(
 				Type.Array(Id),
 				'Ids of positions, one for each place of one team in a game; one may come several times'
 			)
+		),
+		places: Type.Optional(
+			says(
+				Type.Array(Point, { maxItems: MOST_PLACES }),
+				'Where each of these places is when play starts, own end at x 0, in metres'
+			)
+		),
+		positionList: Type.Optional(
+			says(
+				Type.Array(
+					Type.Object(
+						{
+							id: says(Id, 'Id of the position'),
+							name: says(Name, 'Its name'),
+							unit: Type.Optional(says(Id, 'Id of the unit that plays it'))
+						},
+						closed
+					),
+					{ maxItems: MOST_POSITIONS }
+				),
+				'Positions that there are, in a line-up or not'
+			)
+		),
+		loads: Type.Optional(
+			says(
+				Type.Array(Key, { maxItems: 50 }),
+				'What turns cost a body and is counted: throws, jumps'
+			)
+		),
+		cautions: Type.Optional(
+			says(Type.Array(Text, { maxItems: 50 }), 'What is usually looked after in this sport')
 		),
 		note: Type.Optional(says(Text, 'A note of the coach')),
 		today: Type.Optional(

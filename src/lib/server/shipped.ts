@@ -15,7 +15,9 @@ function projectFolder(): string {
 }
 
 /** Text of the files below a folder that ships with the application, by path from it, in order of the paths. */
-export function shippedFiles(folder: 'migrations' | 'sports' | 'demo'): Map<string, string> {
+export function shippedFiles(
+	folder: 'migrations' | 'sports' | 'drills' | 'demo'
+): Map<string, string> {
 	const root = join(projectFolder(), folder);
 	const paths = readdirSync(root, { recursive: true, withFileTypes: true })
 		.filter((entry) => entry.isFile())

@@ -16,7 +16,7 @@ export const load: PageServerLoad = () =>
 		return {
 			teams: teams.map((team) => ({
 				...team,
-				sport: sports.get(team.sport) ?? team.sport,
+				sport: team.sportName ?? sports.get(team.sport) ?? team.sport,
 				isDemo: demo.includes(team.id)
 			}))
 		};

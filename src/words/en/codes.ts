@@ -30,7 +30,7 @@ export default messages({
 	side: 'side of the body',
 	touches: 'touches',
 	target: 'target',
-	implement: 'ball or stick',
+	implement: '{ball} or stick',
 	fatigue: 'tired {players}',
 	start: 'how it starts',
 	score: 'score',

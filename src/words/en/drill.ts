@@ -36,7 +36,7 @@ export default messages({
 	sToLayOutBy: '{seconds} s to lay out by {count, plural, one {# {adult}} other {# {adults}}}',
 	sToExplain: '{seconds} s to explain',
 	mClearOfASwing: '{metres} m clear of a swing',
-	mClearWhereBallsFly: '{metres} m clear where balls fly',
+	mClearWhereBallsFly: '{metres} m clear where {balls} fly',
 	adultsOfCopy: '{min, plural, one {# {adult}} other {# {adults}}} per copy',
 	adultsOfCopyTo: '{min} to {ideal} {adults} per copy',
 	byAdult: '{anAdult}',

@@ -34,7 +34,7 @@ export default messages({
 	scenario: 'The game starts from',
 	score: 'Score',
 	secondsLeft: 'Seconds left',
-	possession: 'Who has the ball',
+	possession: 'Who has the {ball}',
 	restart: 'How play starts',
 	groupLeaders: 'Who leads the {groups}',
 	leaderOf: 'Leads {letter}',

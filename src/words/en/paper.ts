@@ -35,7 +35,7 @@ export default messages({
 	copySteps: 'copy {copy}: {steps}',
 	atScore: 'at {score}',
 	withSecondsLeft: '{secondsLeft} s left',
-	withTheBall: '{possession} with the ball',
+	withTheBall: '{possession} with the {ball}',
 	startsFrom: 'Starts {parts}',
 	shows: '{person} shows it',
 	watches: '{person} watches',

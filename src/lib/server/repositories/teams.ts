@@ -36,6 +36,7 @@ export interface TeamLine {
 	id: string;
 	name: string;
 	sport: string;
+	sportName: string | null;
 	players: number;
 	practices: number;
 }
@@ -44,6 +45,7 @@ export interface TeamLine {
 export async function listTeamLines(db: Queryable): Promise<TeamLine[]> {
 	const { rows } = await db.query<TeamLine>(
 		`select t.id, t.body ->> 'name' as name, t.body ->> 'sport' as sport,
+			t.body ->> 'sportName' as "sportName",
 			(select count(*)::int from person p where p.team_id = t.id and p.kind = 'player') as players,
 			(select count(*)::int from practice q where q.team_id = t.id) as practices
 		 from team t order by t.body ->> 'name', t.id`

@@ -21,7 +21,7 @@ export const load: PageServerLoad = ({ params }) =>
 			team: { id: team.id, name: team.name },
 			limits: { ...DEFAULT_LIMITS, ...own },
 			stamp: stampOf(own),
-			cautions: sport?.cautions ?? []
+			cautions: team.cautions ?? sport?.cautions ?? []
 		};
 	});
 

@@ -12,12 +12,27 @@ export const load: PageServerLoad = () => ({
 	sports: listSports().map(({ id, name }) => ({ id, name }))
 });
 
+/** The kit that was chosen, or what was said of a sport that no kit ships for. */
+function sportOf(form: FormData) {
+	const sport = textField(form, 'sport');
+	if (sport !== '') return { sport };
+	return {
+		ownSport: {
+			name: textField(form, 'sportName'),
+			length: Number(textField(form, 'length') || NaN),
+			width: Number(textField(form, 'width') || NaN),
+			indoors: textField(form, 'indoors') !== '',
+			ball: textField(form, 'ball')
+		}
+	};
+}
+
 export const actions: Actions = {
 	default: async ({ request }) => {
 		const form = await request.formData();
 		const wanted = readShape(NewTeam, {
 			name: textField(form, 'name'),
-			sport: textField(form, 'sport'),
+			...sportOf(form),
 			from: Number(textField(form, 'from') || NaN),
 			to: Number(textField(form, 'to') || NaN),
 			coach: textField(form, 'coach'),

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		Button,
+		Checkbox,
 		NumberInput,
 		Select,
 		SelectItem,
@@ -29,27 +30,33 @@
 		from: 12 as number | null,
 		to: 14 as number | null,
 		coach: '',
-		players: ''
+		players: '',
+		sportName: '',
+		length: 40 as number | null,
+		width: 20 as number | null,
+		indoors: false,
+		ball: ''
 	};
-	let { name, sport, from, to, coach, players } = $state({ ...empty });
+	let typed = $state({ ...empty });
 	let sheet: HTMLFormElement | undefined = $state();
-	const typed = $derived({ name, sport, from, to, coach, players });
 	const draft = new FormDraft<typeof empty>({
 		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => '',
-		read: () => typed,
-		write: fill,
+		read: () => $state.snapshot(typed),
+		write: (values) => (typed = { ...empty, ...values }),
 		isChanged: () => !sameValue(typed, empty),
-		reload: async () => fill(empty)
+		reload: async () => void (typed = { ...empty })
 	});
-	function fill(values: typeof empty) {
-		({ name, sport, from, to, coach, players } = values);
-	}
 	let timeZone = $state('UTC');
 
-	const fault = (field: string) => (form?.misfit.path[0] === field ? form.misfit.message : '');
-	const lines = $derived(players.split('\n').filter((line) => line.trim() !== '').length);
+	/** What is wrong with a field; of a sport of one's own the path begins with that. */
+	const fault = (...field: string[]) =>
+		field.every((part, index) => form?.misfit.path[index] === part)
+			? (form?.misfit.message ?? '')
+			: '';
+	const isOwn = $derived(typed.sport === '');
+	const lines = $derived(typed.players.split('\n').filter((line) => line.trim() !== '').length);
 
 	onMount(() => {
 		timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -67,12 +74,13 @@
 				labelText={say(texts.name)}
 				required
 				maxlength={200}
-				bind:value={name}
+				bind:value={typed.name}
 				invalid={!!fault('name')}
 				invalidText={fault('name')}
 			/>
-			<Select id="sport" name="sport" labelText={say(texts.sport)} bind:selected={sport}>
+			<Select id="sport" name="sport" labelText={say(texts.sport)} bind:selected={typed.sport}>
 				{#each data.sports as each (each.id)}<SelectItem value={each.id} text={each.name} />{/each}
+				<SelectItem value="" text={say(texts.sportOfYourOwn)} />
 			</Select>
 			<NumberInput
 				id="from"
@@ -80,7 +88,7 @@
 				labelText={say(texts.youngestYears)}
 				min={4}
 				max={99}
-				bind:value={from}
+				bind:value={typed.from}
 			/>
 			<NumberInput
 				id="to"
@@ -88,7 +96,7 @@
 				labelText={say(texts.oldestYears)}
 				min={4}
 				max={99}
-				bind:value={to}
+				bind:value={typed.to}
 				invalid={!!fault('to')}
 				invalidText={fault('to')}
 			/>
@@ -97,9 +105,57 @@
 				name="coach"
 				labelText={say(texts.headCoach)}
 				required
-				bind:value={coach}
+				bind:value={typed.coach}
 			/>
 		</div>
+		{#if isOwn}
+			<fieldset class="fields own">
+				<legend>{say(texts.sportOfYourOwn)}</legend>
+				<TextInput
+					id="sportName"
+					name="sportName"
+					labelText={say(texts.itsName)}
+					required
+					maxlength={200}
+					bind:value={typed.sportName}
+					invalid={!!fault('ownSport', 'name')}
+					invalidText={fault('ownSport', 'name')}
+				/>
+				<TextInput
+					id="ball"
+					name="ball"
+					labelText={say(texts.playedWith)}
+					placeholder={say(texts.playedWithHint)}
+					maxlength={60}
+					bind:value={typed.ball}
+				/>
+				<NumberInput
+					id="length"
+					name="length"
+					labelText={say(texts.groundLength)}
+					min={3}
+					max={1000}
+					step={0.1}
+					bind:value={typed.length}
+				/>
+				<NumberInput
+					id="width"
+					name="width"
+					labelText={say(texts.groundWidth)}
+					min={3}
+					max={1000}
+					step={0.1}
+					bind:value={typed.width}
+				/>
+				<Checkbox
+					id="indoors"
+					name="indoors"
+					value="yes"
+					labelText={say(texts.indoors)}
+					bind:checked={typed.indoors}
+				/>
+			</fieldset>
+		{/if}
 		<TextArea
 			id="players"
 			name="players"
@@ -107,7 +163,7 @@
 			labelText={say(texts.playersOneALine, { lines })}
 			placeholder={EXAMPLE}
 			helperText={say(texts.pasteTheListThatYouHave)}
-			bind:value={players}
+			bind:value={typed.players}
 		/>
 		<Button type="submit">{say(texts.createTeam)}</Button>
 	</DraftForm>
@@ -129,6 +185,17 @@
 		display: grid;
 		grid-template-columns: 2fr 1.4fr 1fr 1fr;
 		gap: 16px;
+	}
+	.own {
+		border: 0;
+		border-top: 1px solid var(--ink);
+		padding: 6px 0 0;
+		min-width: 0;
+	}
+	legend {
+		padding-right: 10px;
+		font-size: 14px;
+		font-weight: 700;
 	}
 	@media (max-width: 672px) {
 		.fields {

@@ -7,7 +7,9 @@ import type { Db } from '../../database';
 import { findPractice, listPractices } from '../../repositories/practices';
 import { deleteTeam, listTeamLines } from '../../repositories/teams';
 import { loadSurroundings } from '../../repositories/teamHistory';
-import { createTeam, readPlayers } from './createTeam';
+import { listDrills } from '../../repositories/drills';
+import { createTeam, readPlayers, type NewTeam } from './createTeam';
+import { addGround } from './saveGround';
 import { seedDemo } from './seedDemo';
 import { listSports } from './sports';
 import { exported as exportAll } from '../../../../../tests/support/exported';
@@ -17,7 +19,7 @@ import { placeOf } from '../../../../../tests/support/place';
 import { misfitText } from '$core/base';
 
 const today = '2027-04-06';
-const wanted = {
+const wanted: NewTeam = {
 	name: 'Tern Point Juniors',
 	sport: 'team-handball',
 	from: 10,
@@ -31,7 +33,7 @@ let db: Db;
 beforeEach(async () => {
 	db = await demoDb();
 });
-async function made(change: Partial<typeof wanted> = {}) {
+async function made(change: Partial<NewTeam> = {}) {
 	const created = await createTeam(db, { wanted: { ...wanted, ...change }, today });
 	if (!created.ok) throw new Error(misfitText(created.failure));
 	return created.value;
@@ -54,12 +56,25 @@ describe('createTeam', () => {
 			expect(board.stored.practice).toMatchObject({ date: today, periods: [] });
 			const evaluation = evaluate(board.stored.practice, toContext(board.surroundings));
 			expect(check(evaluation).filter(({ severity }) => severity === 'stop')).toEqual([]);
-			for (const { id: position, unit } of sport.positions) {
-				expect(sport.team.includes(position)).toBe(true);
-				expect(sport.units.map((each) => each.id)).toContain(unit);
-			}
 		}
 	);
+
+	const rope = { name: 'Rope ball', length: 30, width: 12.5, indoors: true, ball: 'knot' };
+
+	test('starts a team of a sport of its own on a plain rectangle, with drills in its words', async () => {
+		const { team, practice } = await made({ sport: undefined, ownSport: rope });
+		const board = await loadBoard(db, team, practice);
+		expect(board?.surroundings.ground).toMatchObject({ length: 30, width: 12.5, indoors: true });
+		expect(board?.surroundings.team).toMatchObject({
+			sport: 'rope-ball',
+			sportName: 'Rope ball',
+			words: { ball: 'knot' }
+		});
+		const shelf = await listDrills(db, team);
+		expect(shelf.length).toBeGreaterThanOrEqual(12);
+		expect(JSON.stringify(shelf)).not.toMatch(/\bballs?\b/);
+		expect(await addGround(db, team)).toMatchObject({ ok: true });
+	});
 
 	test('gives teams of one name ids of their own, and none that is a page', async () => {
 		expect((await made()).team).toBe('tern-point-juniors');
@@ -70,6 +85,7 @@ describe('createTeam', () => {
 
 	test.each([
 		['sport', { sport: 'chess' }],
+		['ownSport.name', { sport: undefined, ownSport: { ...rope, name: ' ' } }],
 		['name', { name: '  ' }],
 		['to', { to: 9 }],
 		['timeZone', { timeZone: 'Mars/Base' }],

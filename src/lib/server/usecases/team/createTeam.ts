@@ -9,9 +9,10 @@ import type { Db, Queryable } from '../../database';
 import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
 import { addPractice } from '../practices/createPractice';
 import { refusable } from '../refusable';
-import { readDemo } from './seedDemo';
 import { PAGES, slugOf } from './slug';
 import { listSports } from './sports';
+import { OwnSport, ownSport } from './ownSport';
+import { drillsFor } from './starterDrills';
 import { once, type Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -20,7 +21,9 @@ import texts from '$texts/refusals';
 export const NewTeam = Type.Object(
 	{
 		name: Name,
-		sport: Id,
+		/** Id of a kit that ships; one's own is said in `ownSport` instead. */
+		sport: Type.Optional(Id),
+		ownSport: Type.Optional(OwnSport),
 		from: Type.Integer({ minimum: 4, maximum: 99 }),
 		to: Type.Integer({ minimum: 4, maximum: 99 }),
 		coach: Name,
@@ -75,13 +78,6 @@ async function addTeam(
 /** The Monday of the week of a day. */
 const mondayOf = (day: string): string => addDays(day, 1 - weekdayOf(day));
 
-/** Drills that ship with the application and suit a sport. */
-function drillsFor(sport: string) {
-	const drills = readDemo().flatMap((demo) => demo.drills);
-	const suits = drills.filter(({ sports }) => sports.includes(sport) || sports.includes('any'));
-	return [...new Map(suits.map((drill) => [drill.id, { ...drill, revision: 1 }])).values()];
-}
-
 function wholeTeam(
 	{ name, from, to, coach, timeZone }: NewTeam,
 	{ id, sport, players, today }: { id: string; sport: Sport; players: FirstPlayer[]; today: string }
@@ -94,11 +90,17 @@ function wholeTeam(
 				id,
 				name,
 				sport: sport.id,
+				sportName: sport.name,
 				ages: { from, to },
 				timeZone,
 				skillAreas: sport.skillAreas,
 				units: sport.units,
-				positions: sport.team
+				positions: sport.team,
+				...(sport.places && { places: sport.places }),
+				positionList: sport.positions,
+				...(sport.loads && { loads: sport.loads }),
+				cautions: sport.cautions,
+				...(sport.words && { words: sport.words })
 			},
 			seasons: [{ id: 'first', name: 'First season', firstDay: mondayOf(today), weeks: 12 }],
 			people: [
@@ -113,7 +115,7 @@ function wholeTeam(
 			grounds: [sport.ground],
 			kit: Object.entries(sport.kit).map(([item, count]) => ({ item, count }))
 		},
-		drills: drillsFor(sport.id),
+		drills: drillsFor(sport),
 		practices: [],
 		templates: [],
 		ledger: { format: 'fieldplan/ledger@1', rows: [] },
@@ -129,9 +131,13 @@ export async function createTeam(
 	db: Db,
 	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
 ): Promise<Result<{ team: string; practice: string }, Misfit>> {
-	const sport = listSports().find(({ id }) => id === wanted.sport);
+	const sport = wanted.ownSport
+		? ownSport(wanted.ownSport)
+		: listSports().find(({ id }) => id === wanted.sport);
 	if (!sport) return fail({ path: ['sport'], message: say(texts.unknownSport) });
 	if (wanted.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
+	if (wanted.ownSport?.name.trim() === '')
+		return fail({ path: ['ownSport', 'name'], message: say(texts.isEmpty) });
 	if (wanted.to < wanted.from)
 		return fail({ path: ['to'], message: say(texts.oldestIsYounger, { from: wanted.from }) });
 	if (!isTimeZone(wanted.timeZone))

@@ -59,9 +59,10 @@ export async function addGround(db: Db, teamId: string): Promise<Result<string, 
 	return changeTeam(db, { teamId }, async (tx): Promise<Result<string, Misfit>> => {
 		const team = await findTeam(tx, teamId);
 		if (!team) return fail({ path: [], message: say(texts.noTeam) });
-		const model = listSports().find(({ id }) => id === team.sport)?.ground;
-		if (!model) return fail({ path: ['sport'], message: say(texts.unknownSport) });
-		const taken = new Set((await listGrounds(tx, teamId)).map(({ name }) => name));
+		const grounds = await listGrounds(tx, teamId);
+		// Of a sport of one's own the team's first ground is the model.
+		const model = listSports().find(({ id }) => id === team.sport)?.ground ?? grounds[0];
+		const taken = new Set(grounds.map(({ name }) => name));
 		let name = model.name;
 		for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;
 		const ground = { ...model, id: `g-${nanoid(8)}`, name };
