@@ -28,6 +28,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/ground': { who: 'local', mostBytes: 4000 },
 	'/[team]/ground/[ground]': { who: 'local', mostBytes: 400_000 },
 	'/[team]/words': { who: 'local', mostBytes: 10_000 },
+	'/[team]/sport': { who: 'local', mostBytes: 100_000 },
 	'/[team]/limits': { who: 'local', mostBytes: 8000 },
 	'/[team]/drills': reading,
 	'/[team]/drills/files': { who: 'local', mostBytes: 6_000_000 },

@@ -37,6 +37,7 @@ export default messages({
 	kit: '{Kit}',
 	settings: 'Settings',
 	limits: 'Limits',
+	sport: 'Sport',
 	words: 'Words',
 	leaveItOut: 'leave it out',
 	asTheyArrangedIt: '{name} as they arranged it',

@@ -54,6 +54,11 @@ export default messages({
 	unknownSport: 'is not a sport that Field Plan knows',
 	oldestIsYounger: 'must be at least {from}, the youngest age',
 	notATimeZone: 'is not a time zone',
+	needsAnArea: 'must have one at least',
+	unitInUse:
+		'lack {name}, and {people, plural, one {# person is} other {# people are}} in it: move them first',
+	areaInUse:
+		'lack {name}, and {drillCount, plural, =0 {} one {# {drill}} other {# {drills}}}{both, select, true { and } other {}}{ratingCount, plural, =0 {} one {# rating} other {# ratings}} still name it',
 	noGround: 'There is no such ground.',
 	bothNumbers: 'enter both numbers, or neither',
 	namedTwice: '“{name}” is there twice',

@@ -9,6 +9,7 @@
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import LineupTable from './LineupTable.svelte';
 	import { fewerPlaces } from '$core/rotation';
+	import { positionName, positionTyped } from '$core/model/positions';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/lineup';
 
@@ -32,7 +33,8 @@
 	const SECONDS = 5;
 	const planning = new Planning<'lineup'>(say);
 	const known = untrack(() => block.lineup?.positions ?? firstPlaces());
-	let places = $state(known.join(', '));
+	const team = untrack(() => plan.context.team);
+	let places = $state(known.map((id) => positionName(id, team)).join(', '));
 	let teams: number | null = $state(untrack(() => (players.length >= 2 * known.length ? 2 : 1)));
 	let shifts: number | null = $state(untrack(() => Math.max(1, Math.round(block.minutes / 5))));
 	let fillers: number | null = $state(0);
@@ -48,7 +50,7 @@
 	const positions = $derived(
 		places
 			.split(',')
-			.map((name) => name.trim())
+			.map((name) => positionTyped(name, team))
 			.filter(Boolean)
 	);
 	const output = $derived(planning.best);

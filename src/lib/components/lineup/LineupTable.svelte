@@ -14,7 +14,7 @@
 		if (id === undefined) return '';
 		return context.playerById.get(id)?.name ?? (id === 'filler' ? 'adult' : id);
 	};
-	const places = $derived(placesOf(lineup, say));
+	const places = $derived(placesOf(lineup, context.team, say));
 </script>
 
 <div class="scroll">

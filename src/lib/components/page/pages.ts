@@ -48,6 +48,7 @@ export const SECTIONS: readonly Section[] = [
 		name: texts.settings,
 		pages: [
 			{ id: 'limits', name: texts.limits },
+			{ id: 'sport', name: texts.sport },
 			{ id: 'words', name: texts.words }
 		]
 	}

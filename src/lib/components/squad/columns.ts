@@ -1,3 +1,4 @@
+import { positionName } from '$core/model/positions';
 import type { Team } from '$core/model/team';
 import { fieldColumn, type Column } from '../table/columns';
 import type { Entry } from './entries';
@@ -6,7 +7,9 @@ import type { Say } from '$words';
 
 /** The columns of a squad's table: who, which unit and positions, and a rating for each skill area. */
 export function squadColumns(team: Team, say: Say): Column<Entry>[] {
-	const positions = [...new Set(team.positions ?? [])].join(', ');
+	const positions = [...new Set(team.positions ?? [])]
+		.map((id) => positionName(id, team))
+		.join(', ');
 	return [
 		fieldColumn('number', {
 			heading: say(texts.no),

@@ -1,6 +1,7 @@
 import type { TypedRow } from '../table/columns';
 import type { SquadRow } from '$core/model/squad';
-import type { Player } from '$core/model/team';
+import { positionName, positionTyped } from '$core/model/positions';
+import type { Player, Team } from '$core/model/team';
 
 /** A row of the squad's page while it is typed in: all as text. */
 export interface Entry extends TypedRow {
@@ -18,14 +19,17 @@ export interface Entry extends TypedRow {
 
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
+/** A team's names for positions. */
+type Positions = Pick<Team, 'positionList'>;
+
 /** A player as an entry. */
-export const entryOf = (player: Player): Entry => ({
+export const entryOf = (player: Player, team: Positions): Entry => ({
 	key: player.id,
 	id: player.id,
 	number: text(player.number),
 	name: player.name,
 	unit: player.unit ?? '',
-	positions: (player.positions ?? []).join(', '),
+	positions: (player.positions ?? []).map((id) => positionName(id, team)).join(', '),
 	ratings: Object.fromEntries(
 		Object.entries(player.ratings ?? {}).map(([skill, rating]) => [skill, text(rating)])
 	),
@@ -61,17 +65,10 @@ export function entriesFrom(text: string, keyOf: (index: number) => string): Ent
 }
 
 /** What an entry says, with numbers as numbers; what is no number stays so that the server names it. */
-export function rowOf({
-	id,
-	number,
-	name,
-	unit,
-	positions,
-	ratings,
-	birthYear,
-	leads,
-	usuallyLate
-}: Entry): SquadRow {
+export function rowOf(
+	{ id, number, name, unit, positions, ratings, birthYear, leads, usuallyLate }: Entry,
+	team: Positions
+): SquadRow {
 	const rated = Object.entries(ratings).filter(([, typed]) => typed.trim() !== '');
 	return {
 		...(id !== undefined && { id }),
@@ -80,7 +77,7 @@ export function rowOf({
 		...(unit !== '' && { unit }),
 		positions: positions
 			.split(',')
-			.map((each) => each.trim())
+			.map((each) => positionTyped(each, team))
 			.filter(Boolean),
 		ratings: Object.fromEntries(
 			rated.map(([skill, typed]) => [skill, Number(typed.replace(',', '.'))])

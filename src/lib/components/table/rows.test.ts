@@ -14,7 +14,7 @@ describe('rows that are typed in', () => {
 		for (const { team, players, adults } of demoTeams().map((id) => demoContext(id))) {
 			for (const player of players) {
 				const { note: _note, restrictions: _kept, ...shown } = player;
-				expect(rowOf(entryOf(player))).toEqual({
+				expect(rowOf(entryOf(player, team), team)).toEqual({
 					positions: [],
 					ratings: {},
 					leads: false,
@@ -45,7 +45,7 @@ describe('rows that are typed in', () => {
 
 	test('are changed a cell at a time by their columns', () => {
 		const { team, players } = demoContext();
-		const [entry] = players.map(entryOf);
+		const [entry] = players.map((player) => entryOf(player, team));
 		for (const column of squadColumns(team, say)) {
 			const typed = column.kind === 'tick' ? 'yes' : '3';
 			expect(column.value(column.set(entry, typed))).toBe(typed);

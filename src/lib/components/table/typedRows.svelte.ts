@@ -13,6 +13,8 @@ export interface RowKind<Row extends TypedRow> {
 	sent: (row: Row) => unknown;
 	/** The column that a new row is typed in first. */
 	first: string;
+	/** What keys of new rows begin with behind `new-`, where several tables stand on a page: `units-`. */
+	prefix?: string;
 	/** Whether stored rows go by another way than this table: what is kept of them never brings one back. */
 	isStoredElsewhere?: boolean;
 }
@@ -45,11 +47,13 @@ export class TypedRows<Row extends TypedRow> {
 			? stored.map((row) => rows.find(({ key }) => key === row.key) ?? row)
 			: rows.filter(isStored);
 		const added = rows.filter((row) => !isStored(row) && row.key.startsWith('new-'));
-		this.#rows = [...known, ...added.map((row) => ({ ...row, key: this.newKey() }))];
+		const numbers = added.map(({ key }) => Number(key.slice(key.lastIndexOf('-') + 1)) || 0);
+		this.#made = Math.max(this.#made, ...numbers);
+		this.#rows = [...known, ...added];
 	};
 
 	/** A key that no stored row has. */
-	newKey = (): string => `new-${(this.#made += 1)}`;
+	newKey = (): string => `new-${this.#kind.prefix ?? ''}${(this.#made += 1)}`;
 
 	change = (index: number, row: Row): void => {
 		this.#rows = this.#rows.with(index, row);

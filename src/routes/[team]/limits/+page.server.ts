@@ -4,7 +4,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { findLimits } from '$lib/server/repositories/settings';
 import { findTeam } from '$lib/server/repositories/teams';
-import { listSports } from '$lib/server/usecases/team/sports';
+import { kitOf } from '$lib/server/usecases/team/sports';
 import { setLimits } from '$lib/server/usecases/team/setLimits';
 import { stampOf, submissionOf, type Submission } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
@@ -16,7 +16,7 @@ export const load: PageServerLoad = ({ params }) =>
 		const team = await findTeam(db, params.team);
 		if (!team) error(404, say(texts.noTeam));
 		const own = await findLimits(db, params.team, await todayOf(db, params.team));
-		const sport = listSports().find(({ id }) => id === team.sport);
+		const sport = kitOf(team.sport);
 		return {
 			team: { id: team.id, name: team.name },
 			limits: { ...DEFAULT_LIMITS, ...own },

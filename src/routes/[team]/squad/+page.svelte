@@ -21,10 +21,10 @@
 
 	const say = useWords();
 	const squad = new TypedRows<Entry>({
-		stored: () => data.players.map(entryOf),
+		stored: () => data.players.map((player) => entryOf(player, data.team)),
 		empty: emptyEntry,
 		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
-		sent: rowOf,
+		sent: (row) => rowOf(row, data.team),
 		first: 'name',
 		isStoredElsewhere: true
 	});

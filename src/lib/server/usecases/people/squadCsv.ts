@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { MOST_PLAYERS, type SquadRow } from '$core/model/squad';
+import { positionName, positionTyped } from '$core/model/positions';
 import type { Player, Team } from '$core/model/team';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -66,7 +67,8 @@ const ALSO: Record<string, string> = {
 const plain = (text: string) => text.trim().toLowerCase();
 
 /** The players of a squad as a table file: comma separated, UTF-8 with a mark, formulas made harmless. */
-export function writeSquadCsv(players: readonly Player[], { skillAreas, units }: Team): string {
+export function writeSquadCsv(players: readonly Player[], team: Team): string {
+	const { skillAreas, units } = team;
 	const unitName = (id: string | undefined) => units.find((unit) => unit.id === id)?.name ?? '';
 	const fields = [...FIXED, ...skillAreas.map(({ name }) => name)];
 	const data = players.map(
@@ -75,7 +77,7 @@ export function writeSquadCsv(players: readonly Player[], { skillAreas, units }:
 			number ?? '',
 			name,
 			unitName(unit),
-			positions.join(BETWEEN),
+			positions.map((position) => positionName(position, team)).join(BETWEEN),
 			birthYear ?? '',
 			leads ? 'yes' : '',
 			usuallyLate ? 'yes' : '',
@@ -151,6 +153,7 @@ function readRow(
 	}
 	const positions = cell('positions')
 		.split(/\s*[|/;]\s*/)
+		.map((typed) => positionTyped(typed, team))
 		.filter(Boolean);
 	for (const position of positions)
 		if (known.size > 0 && !known.has(position))
@@ -257,6 +260,7 @@ export function readSquadTable(
 	if (reading.trouble) return reading;
 	const positions = new Set([
 		...(team.positions ?? []),
+		...(team.positionList ?? []).map(({ id }) => id),
 		...[...known.values()].flatMap((player) => player.positions ?? [])
 	]);
 	for (const { line, cells } of lines) {

@@ -10,7 +10,7 @@ import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
 import { addPractice } from '../practices/createPractice';
 import { refusable } from '../refusable';
 import { PAGES, slugOf } from './slug';
-import { listSports } from './sports';
+import { kitOf } from './sports';
 import { OwnSport, ownSport } from './ownSport';
 import { drillsFor } from './starterDrills';
 import { once, type Submission } from '../submission';
@@ -131,9 +131,7 @@ export async function createTeam(
 	db: Db,
 	{ wanted, today, submission }: { wanted: NewTeam; today: string } & Submission
 ): Promise<Result<{ team: string; practice: string }, Misfit>> {
-	const sport = wanted.ownSport
-		? ownSport(wanted.ownSport)
-		: listSports().find(({ id }) => id === wanted.sport);
+	const sport = wanted.ownSport ? ownSport(wanted.ownSport) : kitOf(wanted.sport ?? '');
 	if (!sport) return fail({ path: ['sport'], message: say(texts.unknownSport) });
 	if (wanted.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
 	if (wanted.ownSport?.name.trim() === '')

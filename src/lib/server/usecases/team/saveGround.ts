@@ -7,7 +7,7 @@ import { deleteGround, insertGround, listGrounds, updateGround } from '../../rep
 import { countOnGround } from '../../repositories/practices';
 import { findTeam } from '../../repositories/teams';
 import { changeTeam } from '../refusable';
-import { listSports } from './sports';
+import { kitOf } from './sports';
 import { staleness, type Refused, type Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -61,7 +61,7 @@ export async function addGround(db: Db, teamId: string): Promise<Result<string, 
 		if (!team) return fail({ path: [], message: say(texts.noTeam) });
 		const grounds = await listGrounds(tx, teamId);
 		// Of a sport of one's own the team's first ground is the model.
-		const model = listSports().find(({ id }) => id === team.sport)?.ground ?? grounds[0];
+		const model = kitOf(team.sport)?.ground ?? grounds[0];
 		const taken = new Set(grounds.map(({ name }) => name));
 		let name = model.name;
 		for (let number = 2; taken.has(name); number += 1) name = `${model.name} ${number}`;

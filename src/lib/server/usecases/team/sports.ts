@@ -16,3 +16,7 @@ let sports: Sport[] | undefined;
 
 /** The sport kits that ship with the application, by name; each file is checked against its schema, and read once. */
 export const listSports = (): readonly Sport[] => (sports ??= readSports());
+
+/** The kit of a sport by its id; undefined where none ships. */
+export const kitOf = (sport: string): Sport | undefined =>
+	listSports().find(({ id }) => id === sport);
