@@ -149,7 +149,7 @@ test('squads of 500 are grouped, rotated and lined up, one more is refused', () 
 	}));
 	const together = Array.from({ length: 100 }, (_, k) => [`p${5 * k}`, `p${5 * k + 1}`]);
 	const apart = Array.from({ length: 100 }, (_, k) => [`p${5 * k}`, `p${5 * k + 2}`]);
-	for (const mode of ['even', 'tiers', 'unit', 'fresh'])
+	for (const mode of ['even', 'tiers', 'unit', 'fresh', 'match'])
 		expect(
 			answer('group', { players, count: 40, mode, together, apart, secondsLimit: 0.2 }).exitCode
 		).toBe(0);

@@ -1,15 +1,17 @@
 import type { Groupable, GroupMode } from './groupShapes';
+import { PairSum } from './pairSum';
 import type { GroupTask } from './readGroups';
 
 /** A part of the score, by name. */
-export type Term = 'skills' | 'units' | 'met' | 'kinds' | 'outranked';
+export type Term = 'skills' | 'units' | 'met' | 'kinds' | 'outranked' | 'distance';
 
 /** What is made least by mode, the first first. */
 export const TERMS: Readonly<Record<GroupMode, readonly Term[]>> = {
 	even: ['skills', 'units', 'met'],
 	tiers: ['outranked', 'met'],
 	unit: ['kinds', 'skills'],
-	fresh: ['met', 'skills']
+	fresh: ['met', 'skills'],
+	match: ['distance', 'met']
 };
 
 /** The players' figures as numbers. */
@@ -25,6 +27,8 @@ export interface Figures {
 	unitOf: Int32Array;
 	/** Times met by two players; empty where nobody ever met. */
 	met: Float64Array;
+	/** Metres between the places of two players in a game, 0 where one has none; empty where nobody has. */
+	distance: Float64Array;
 }
 
 const indexed = (values: Iterable<string>) =>
@@ -58,8 +62,21 @@ export function figuresOf({ input, met }: Pick<GroupTask, 'input' | 'met'>): Fig
 		unitOf: Int32Array.from(players, ({ unit }) =>
 			unit === undefined ? -1 : (units.get(unit) as number)
 		),
-		met: times
+		met: times,
+		distance: distancesOf(input)
 	};
+}
+
+/** Metres between two players as they play, by both; who has no place is near to everybody. */
+function distancesOf({ players, places = {} }: GroupTask['input']): Float64Array {
+	const count = players.length;
+	const at = players.map(({ id }) => (Object.hasOwn(places, id) ? places[id] : null));
+	if (at.every((place) => place === null)) return new Float64Array(0);
+	const distance = new Float64Array(count * count);
+	for (const [a, one] of at.entries())
+		for (const [b, other] of at.entries())
+			if (one && other) distance[a * count + b] = Math.hypot(one.x - other.x, one.y - other.y);
+	return distance;
 }
 
 /** Players divided into groups, with sums that are kept up to date as players move. */
@@ -71,11 +88,10 @@ export class Division {
 	private readonly means: Float64Array;
 	/** By unit and group. */
 	private readonly unitCounts: Int32Array;
-	/** Times that a player has met those of a group. */
-	private readonly metWith: Float64Array;
-	private metInside = 0;
+	/** Null where it is not measured, or nothing is to be summed. */
+	private readonly met: PairSum | null;
+	private readonly distance: PairSum | null;
 	private outranked = 0;
-	private readonly measuresMet: boolean;
 	private readonly measuresRank: boolean;
 
 	constructor(
@@ -84,15 +100,19 @@ export class Division {
 		groupOf: Int32Array,
 		terms: readonly Term[]
 	) {
-		const { count, skills, units, met } = figures;
+		const { count, skills, units } = figures;
 		this.groupOf = new Int32Array(count).fill(-1);
 		this.sums = new Float64Array(groups * skills.length);
 		this.rated = new Float64Array(groups * skills.length);
 		this.means = new Float64Array(groups * skills.length).fill(NaN);
 		this.unitCounts = new Int32Array(groups * units);
-		this.measuresMet = met.length > 0 && terms.includes('met');
+		const sumOf = (term: 'met' | 'distance') =>
+			figures[term].length > 0 && terms.includes(term)
+				? new PairSum(figures[term], count, groups)
+				: null;
+		this.met = sumOf('met');
+		this.distance = sumOf('distance');
 		this.measuresRank = terms.includes('outranked');
-		this.metWith = new Float64Array(this.measuresMet ? count * groups : 0);
 		for (let player = 0; player < count; player += 1) this.enter(player, groupOf[player]);
 	}
 
@@ -105,14 +125,16 @@ export class Division {
 	private enter(player: number, group: number): void {
 		this.groupOf[player] = group;
 		this.count(player, group, 1);
-		if (this.measuresMet) this.meet(player, group, 1);
+		this.met?.count(player, group, 1);
+		this.distance?.count(player, group, 1);
 		if (this.measuresRank) this.outranked += this.outrankedBy(player);
 	}
 
 	private leave(player: number): void {
 		const group = this.groupOf[player];
 		if (this.measuresRank) this.outranked -= this.outrankedBy(player);
-		if (this.measuresMet) this.meet(player, group, -1);
+		this.met?.count(player, group, -1);
+		this.distance?.count(player, group, -1);
 		this.count(player, group, -1);
 		this.groupOf[player] = -1;
 	}
@@ -131,14 +153,6 @@ export class Division {
 		if (unitOf[player] >= 0) this.unitCounts[unitOf[player] * this.groups + group] += sign;
 	}
 
-	private meet(player: number, group: number, sign: 1 | -1): void {
-		const { met, count } = this.figures;
-		const { groups, metWith } = this;
-		this.metInside += sign * metWith[player * groups + group];
-		for (let other = 0; other < count; other += 1)
-			metWith[other * groups + group] += sign * met[player * count + other];
-	}
-
 	/** Pairs of this player with others in which the one in the lower group is rated higher. */
 	private outrankedBy(player: number): number {
 		const { mean, count } = this.figures;
@@ -152,19 +166,9 @@ export class Division {
 		return pairs;
 	}
 
-	/** The change of times met if two players of different groups changed places. */
-	metChange(a: number, b: number): number {
-		if (!this.measuresMet) return 0;
-		const { groups, metWith, groupOf } = this;
-		const { met, count } = this.figures;
-		const [g, h] = [groupOf[a], groupOf[b]];
-		return (
-			metWith[a * groups + h] -
-			metWith[a * groups + g] +
-			metWith[b * groups + g] -
-			metWith[b * groups + h] -
-			2 * met[a * count + b]
-		);
+	/** The change of a sum over pairs if two players of different groups changed places. */
+	pairChange(term: 'met' | 'distance', a: number, b: number): number {
+		return this[term]?.change(a, b, [this.groupOf[a], this.groupOf[b]]) ?? 0;
 	}
 
 	/** The mean of a skill in a group; no number where nobody is rated. */
@@ -263,7 +267,9 @@ export class Division {
 			case 'units':
 				return this.unitSpread();
 			case 'met':
-				return this.metInside;
+				return this.met?.total ?? 0;
+			case 'distance':
+				return this.distance?.total ?? 0;
 			case 'kinds': {
 				let kinds = 0;
 				for (const count of this.unitCounts) if (count > 0) kinds += 1;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { randomRequest, randomSquad } from '../../../tests/support/squads';
-import { group, groupSearch, leastSpread, type GroupInput, type GroupOutput } from '.';
+import { group, groupSearch, leastSpread, weigh, type GroupInput, type GroupOutput } from '.';
 import { isLess } from './score';
 import { placeOf } from '../../../tests/support/place';
 
@@ -14,7 +14,7 @@ function made(input: GroupInput, reports?: number): GroupOutput {
 }
 
 /** The score by its definition, from the groups alone. */
-function scoreOf({ players, mode, met = [] }: GroupInput, groups: Groups): number[] {
+function scoreOf({ players, mode, met = [], places = {} }: GroupInput, groups: Groups): number[] {
 	const byId = new Map(players.map((player) => [player.id, player]));
 	const of = (ids: readonly string[]) => ids.flatMap((id) => byId.get(id) ?? []);
 	const range = (values: number[]) =>
@@ -58,6 +58,13 @@ function scoreOf({ players, mode, met = [] }: GroupInput, groups: Groups): numbe
 			),
 		0
 	);
+	const distance = groups
+		.flatMap((ids) => ids.flatMap((a, k) => ids.slice(k + 1).map((b) => [a, b])))
+		.filter((pair) => pair.every((id) => places[id]))
+		.reduce((sum, [a, b]) => {
+			const [dx, dy] = [places[a].x - places[b].x, places[a].y - places[b].y];
+			return sum + Math.sqrt(dx * dx + dy * dy);
+		}, 0);
 	switch (mode) {
 		case 'even':
 			return [spread, unitSpread, repeats];
@@ -65,6 +72,8 @@ function scoreOf({ players, mode, met = [] }: GroupInput, groups: Groups): numbe
 			return [outranked, repeats];
 		case 'unit':
 			return [kinds, spread];
+		case 'match':
+			return [distance, repeats];
 		default:
 			return [repeats, spread];
 	}
@@ -111,7 +120,7 @@ function* allWays(ids: readonly string[], sizes: readonly number[]): Generator<s
 }
 
 describe('group', () => {
-	for (const mode of ['even', 'tiers', 'unit', 'fresh'] as const)
+	for (const mode of ['even', 'tiers', 'unit', 'fresh', 'match'] as const)
 		test(`${mode}: finds the least score of all ways that keep the rules`, () => {
 			for (let seed = 1; seed <= 8; seed += 1) {
 				const sizes = [
@@ -132,6 +141,9 @@ describe('group', () => {
 					met: players.flatMap(({ id }, k) =>
 						players.slice(k + 1).map((other, j) => [id, other.id, (k * 7 + j * 3) % 5])
 					),
+					places: Object.fromEntries(
+						players.slice(1).map(({ id }, k) => [id, { x: (k * 31) % 17, y: (k * k * 13) % 23 }])
+					),
 					seed
 				};
 				const output = made(input, mode === 'even' ? undefined : 30);
@@ -139,6 +151,13 @@ describe('group', () => {
 				const own = scoreOf(input, output.groups);
 				expect(output.score.length).toBe(own.length);
 				own.forEach((part, k) => expect(output.score[k]).toBeCloseTo(part, 9));
+				// Two change places by hand: worth what the definition says.
+				const [[a, ...first], [b, ...second], ...others] = output.groups;
+				const swapped = [[b, ...first], [a, ...second], ...others];
+				const worth = weigh(input, swapped);
+				scoreOf(input, swapped).forEach((part, k) =>
+					expect(worth.ok && worth.value.score[k]).toBeCloseTo(part, 9)
+				);
 				for (const groups of allWays(
 					players.map(({ id }) => id),
 					sizes

@@ -1,7 +1,8 @@
 import { randomInt, randomLcg } from 'd3-random';
 import { fail, ok, type Failure, type Outcome } from '../base';
 import { clashOf } from './clash';
-import { Division, figuresOf, type Figures } from './division';
+import { figuresOf, type Figures } from './division';
+import { weigh } from './weigh';
 import type { GroupInput, GroupMode, GroupOutput } from './groupShapes';
 import { MOST_EXACT } from './exact';
 import { fill, placingOf, type Placing } from './placing';
@@ -44,21 +45,12 @@ function startOf(
 	return start;
 }
 
-function outputOf(
-	{ input, sizes }: GroupTask,
-	figures: Figures,
-	groupOf: Int32Array,
-	score: readonly number[]
-): GroupOutput {
+function outputOf({ input, sizes }: GroupTask, groupOf: Int32Array): GroupOutput {
 	const groups: string[][] = sizes.map(() => []);
 	for (const [player, { id }] of input.players.entries()) groups[groupOf[player]].push(id);
-	const division = new Division(figures, sizes.length, groupOf, ['met']);
-	return {
-		groups,
-		spread: Object.fromEntries(figures.skills.map((skill, k) => [skill, division.skillSpread(k)])),
-		repeats: division.measure('met'),
-		score: [...score]
-	};
+	const worth = weigh(input, groups);
+	if (!worth.ok) throw new Error(worth.failure.message);
+	return { groups, ...worth.value };
 }
 
 function infeasible(task: GroupTask): Failure {
@@ -89,9 +81,7 @@ export function groupSearch(input: GroupInput): Outcome<Generator<GroupProgress,
 	if (!placing || !filled) return fail(infeasible(task));
 	const figures = figuresOf(task);
 	const start = startOf(figures, placing, input.mode, filled);
-	return ok(
-		progress(task, figures, searchGroups(figures, placing, { mode: input.mode, start, seed }))
-	);
+	return ok(progress(task, searchGroups(figures, placing, { mode: input.mode, start, seed })));
 }
 
 /** A first division; where the plain order of trying gives up, other orders are tried. */
@@ -105,14 +95,13 @@ function fillFrom(placing: Placing, seed: number): Int32Array | false | null {
 
 function* progress(
 	task: GroupTask,
-	figures: Figures,
 	search: ReturnType<typeof searchGroups>
 ): Generator<GroupProgress, never> {
 	let last: Int32Array | undefined;
 	let output: GroupOutput | undefined;
 	for (;;) {
 		const { best, cost, bound, done } = search.next().value;
-		if (!output || best !== last) output = outputOf(task, figures, best, cost);
+		if (!output || best !== last) output = outputOf(task, best);
 		last = best;
 		yield { best: output, cost, bound, done };
 	}
@@ -120,7 +109,7 @@ function* progress(
 
 /** Reports after which `group` stops on its own. Few players who are all rated are looked through to the end. */
 export function reportsFor({ players, mode }: Pick<GroupInput, 'players' | 'mode'>): number {
-	if (mode === 'fresh') return 30;
+	if (mode === 'fresh' || mode === 'match') return 30;
 	if (mode !== 'even') return 100;
 	if (players.length > MOST_EXACT) return 220;
 	const skills = new Set(players.flatMap(({ ratings }) => Object.keys(ratings ?? {}))).size;

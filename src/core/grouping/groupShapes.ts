@@ -17,8 +17,8 @@ export const Groupable = Type.Object(
 	closed
 );
 
-/** What groups are made for: alike, by strength, by unit, or of people who have met least. */
-export const GroupMode = Type.Enum(['even', 'tiers', 'unit', 'fresh']);
+/** What groups are made for: alike, by strength, by unit, of people who have met least, or who play side by side. */
+export const GroupMode = Type.Enum(['even', 'tiers', 'unit', 'fresh', 'match']);
 
 /** What `group` takes: either `sizes` or `count`. */
 export const GroupInput = Type.Object(
@@ -59,6 +59,21 @@ export const GroupInput = Type.Object(
 			says(
 				Type.Array(Type.Array(Type.Union([Key, Type.Number()]))),
 				'How often two have been together: their ids and the number'
+			)
+		),
+		places: Type.Optional(
+			says(
+				Type.Record(
+					Type.String(),
+					Type.Object(
+						{
+							x: says(Type.Number(), 'Metres from the own end'),
+							y: says(Type.Number(), 'Metres from the top')
+						},
+						closed
+					)
+				),
+				'Where players play in a game, by id: for mode `match`; who has none counts nowhere'
 			)
 		),
 		seed: Type.Optional(says(Type.Number(), 'Another number gives other groups of the same worth')),

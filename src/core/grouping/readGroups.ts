@@ -167,6 +167,9 @@ export function readGroups(input: GroupInput): Outcome<GroupTask> {
 		if (!part.ok) return part;
 		rules.push(...part.value);
 	}
+	const stranger = Object.keys(input.places ?? {}).find((id) => !indexOf.has(id));
+	if (stranger !== undefined)
+		return fail(badInput(['places', stranger], 'expected the id of a player'));
 	const met = readMet(input, indexOf);
 	if (!met.ok) return met;
 	return ok({ input, sizes: sizes.value, rules, met: met.value, seed });

@@ -37,6 +37,10 @@ const WEIGHTS: Readonly<Record<GroupMode, readonly (readonly number[])[]>> = {
 	fresh: [
 		[1, 0.2],
 		[1, 0.02]
+	],
+	match: [
+		[1, 0.2],
+		[1, 0.01]
 	]
 };
 
@@ -172,7 +176,7 @@ class Annealing {
 		const to = this.group(others[0]);
 		const limit = this.energy - temperature * Math.log(1 - this.random());
 		if (
-			this.terms[0] === 'met' &&
+			(this.mode === 'fresh' || this.mode === 'match') &&
 			players.length === 1 &&
 			this.isTooDear(players[0], others[0], limit)
 		)
@@ -200,11 +204,15 @@ class Annealing {
 		const { division, weights, held, mode } = this;
 		if (mode === 'fresh') {
 			const others = this.energy - weights[1] * held[1];
-			return others + weights[0] * division.metChange(a, b) > limit;
+			return others + weights[0] * division.pairChange('met', a, b) > limit;
+		}
+		if (mode === 'match') {
+			const nearer = weights[0] * division.pairChange('distance', a, b);
+			return this.energy + nearer + weights[1] * division.pairChange('met', a, b) > limit;
 		}
 		if (mode !== 'even') return false;
 		const skills = division.skillsAfter(a, b) - held[0];
-		const met = weights[2] * division.metChange(a, b);
+		const met = weights[2] * division.pairChange('met', a, b);
 		return (
 			this.energy + weights[0] * skills + weights[1] * division.unitsChange(a, b) + met > limit
 		);

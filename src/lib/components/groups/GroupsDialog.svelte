@@ -9,14 +9,14 @@
 		SelectItem
 	} from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
-	import type { GroupMode } from '$core/grouping';
+	import { weigh, type GroupMode } from '$core/grouping';
 	import type { Period } from '$core/model/practice';
 	import { regroup } from '$core/building';
 	import type { Edit, Plan } from '$core/practice';
 	import type { Meetings } from '$core/season';
 	import { Planning } from '$lib/state/planning.svelte';
 	import SearchProgress from '../page/SearchProgress.svelte';
-	import { askedGroups, clashWords, dealtGroups, MODES } from './asked';
+	import { askedGroups, clashWords, dealtGroups, MODES, unitsHere } from './asked';
 	import GroupList from './GroupList.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/groups';
@@ -44,6 +44,9 @@
 	let apart: string[][] = $state.raw([]);
 	let pinned: string[] = $state.raw([]);
 	let leaders = $state(false);
+	let units = $state(false);
+	/** Groups that were changed by hand since they were made. */
+	let own: string[][] | null = $state.raw(null);
 	let first = $state('');
 	let second = $state('');
 
@@ -51,16 +54,28 @@
 	const { groups } = $derived(dealt);
 	const away = $derived(dealt.absent.flat().length);
 	const ids = $derived(groups.flatMap(({ players }) => players));
-	const shown = $derived(planning.best?.groups ?? groups.map(({ players }) => players));
+	const shown = $derived(own ?? planning.best?.groups ?? groups.map(({ players }) => players));
+	const wishes = $derived({ mode, together, apart, pinned, leaders, units });
+	const input = $derived(askedGroups(dealt, { context: plan.context, wishes, met }));
+	/** What groups are worth; nothing where they cannot be weighed. */
+	function worthOf(ids: readonly (readonly string[])[]) {
+		const worth = weigh(input, ids);
+		return worth.ok ? worth.value : null;
+	}
 	const name = (id: string) => plan.context.playerById.get(id)?.name ?? id;
+	const unitName = (id: string) =>
+		plan.context.team.units.find((unit) => unit.id === id)?.name ?? id;
+	/** Units of which there is not one for every group. */
+	const few = $derived(
+		unitsHere(dealt, plan.context).flatMap(({ name: unit, isEnough }) => (isEnough ? [] : unit))
+	);
 	const leading = $derived(new Set(ids.filter((id) => plan.context.playerById.get(id)?.leads)));
 	const isPair = $derived(first !== '' && second !== '' && first !== second);
 
 	onMount(() => () => planning.close());
 
 	function make() {
-		const wishes = { mode, together, apart, pinned, leaders };
-		const input = askedGroups(dealt, { context: plan.context, wishes, met });
+		own = null;
 		void planning.ask({ kind: 'group', input, seconds: SECONDS });
 	}
 	function pin(id: string) {
@@ -70,9 +85,9 @@
 		return list.filter((each) => each !== pair);
 	}
 	function apply() {
-		if (!planning.best) return;
+		if (!own && !planning.best) return;
 		// Who does not come keeps a place: they are in a group again when they come after all.
-		const all = planning.best.groups.map((ids, index) => [...ids, ...dealt.absent[index]]);
+		const all = shown.map((ids, index) => [...ids, ...dealt.absent[index]]);
 		onapply(regroup(period, all, leading));
 		onclose();
 	}
@@ -83,7 +98,7 @@
 	size="lg"
 	modalHeading={say(texts.groupsOf, { name: period.name })}
 	primaryButtonText={say(texts.useTheseGroups)}
-	primaryButtonDisabled={!planning.best}
+	primaryButtonDisabled={!own && !planning.best}
 	secondaryButtonText={say(texts.cancel)}
 	on:click:button--secondary={onclose}
 	on:close={onclose}
@@ -114,6 +129,12 @@
 					bind:checked={leaders}
 					labelText={say(texts.oneWhoLeadsInEachGroup, { size: leading.size, idCount: ids.length })}
 				/>
+			{/if}
+			{#if plan.context.team.units.length > 1}
+				<Checkbox bind:checked={units} labelText={say(texts.oneOfEachUnit)} />
+				{#if units && few.length > 0}
+					<p>{say(texts.tooFewForEach, { names: few.join(', ') })}</p>
+				{/if}
 			{/if}
 			<fieldset>
 				<legend>{say(texts.twoPlayers)}</legend>
@@ -165,16 +186,21 @@
 			<SearchProgress
 				{planning}
 				does={say(texts.lookingForBetterGroups)}
-				trouble={clashWords(planning.failure, { together, apart }, { name, say }) ||
-					planning.trouble}
+				trouble={clashWords(
+					planning.failure,
+					{ together, apart },
+					{ name, unitName, input: planning.answers?.input ?? input, say }
+				) || planning.trouble}
 			/>
 			<GroupList
 				{groups}
 				players={shown}
 				context={plan.context}
 				{pinned}
-				output={planning.best}
+				isMade={own !== null || planning.best !== null}
+				{worthOf}
 				onpin={pin}
+				onswap={(next) => (own = next)}
 			/>
 		</div>
 	</div>

@@ -16,13 +16,16 @@ export interface Wishes {
 	pinned: readonly string[];
 	/** Whether each group is to have one who leads well. */
 	leaders: boolean;
+	/** Whether each group is to have one of each unit. */
+	units: boolean;
 }
 
 export const MODES: readonly { mode: GroupMode; name: Message; says: Message }[] = [
 	{ mode: 'even', name: texts.even, says: texts.ratingsAndUnitsAlikeInEvery },
 	{ mode: 'tiers', name: texts.byStrength, says: texts.theStrongestTogetherThenTheNext },
 	{ mode: 'unit', name: texts.byUnit, says: texts.asFewUnitsInGroupAs },
-	{ mode: 'fresh', name: texts.fresh, says: texts.playersWhoHaveBeenTogetherLeast }
+	{ mode: 'fresh', name: texts.fresh, says: texts.playersWhoHaveBeenTogetherLeast },
+	{ mode: 'match', name: texts.neighbours, says: texts.whoPlaySideBySide }
 ];
 
 /** The role of those who lead well. */
@@ -55,6 +58,49 @@ function sizesOf({ groups, absent }: Dealt): number[] {
 	return isSame ? sizes : splitEvenly(total, sizes.length);
 }
 
+/** The units of those who come, with whether there is one of each for every group. */
+export function unitsHere({ groups }: Dealt, { playerById, team }: Context) {
+	const here = groups.flatMap(({ players }) => players.map((id) => playerById.get(id)?.unit));
+	const counted = team.units.map((unit) => ({
+		...unit,
+		count: here.filter((id) => id === unit.id).length
+	}));
+	return counted
+		.filter(({ count }) => count > 0)
+		.map(({ id, name, count }) => ({ id, name, isEnough: count >= groups.length }));
+}
+
+/** What each group is to have: one who leads, and one of each unit that is large enough. */
+function needsOf({ leaders, units }: Wishes, dealt: Dealt, context: Context) {
+	const enough = units ? unitsHere(dealt, context).filter(({ isEnough }) => isEnough) : [];
+	return [
+		...(leaders ? [{ role: LEADER, min: 1 }] : []),
+		...enough.map(({ id }) => ({ unit: id, min: 1 }))
+	];
+}
+
+/**
+ * Where players play in a game, by id: the middle of the places that the team's line-up has for the first
+ * of their positions; who has none in it is left out.
+ */
+function placesOf(ids: readonly string[], { playerById, team }: Context): GroupInput['places'] {
+	const { positions = [], places = [] } = team;
+	const at = new Map(
+		[...new Set(positions)].map((position) => {
+			const own = places.filter((_, index) => positions[index] === position);
+			const middle = (axis: 0 | 1) => own.reduce((sum, place) => sum + place[axis], 0) / own.length;
+			return [position, { x: middle(0), y: middle(1) }];
+		})
+	);
+	return Object.fromEntries(
+		ids.flatMap((id) => {
+			const first = playerById.get(id)?.positions?.find((position) => at.has(position));
+			const place = first === undefined ? undefined : at.get(first);
+			return place && Number.isFinite(place.x + place.y) ? [[id, place]] : [];
+		})
+	);
+}
+
 /** The question for new groups of those who come, with the wishes and what was before. */
 export function askedGroups(
 	dealt: Dealt,
@@ -80,7 +126,8 @@ export function askedGroups(
 		together: wishes.together,
 		apart: wishes.apart,
 		pins: Object.fromEntries(pins),
-		...(wishes.leaders && { eachHas: [{ role: LEADER, min: 1 }] }),
+		eachHas: needsOf(wishes, dealt, context),
+		...(wishes.mode === 'match' && { places: placesOf([...ids], context) }),
 		met: met.filter(([a, b]) => ids.has(a) && ids.has(b))
 	};
 }
@@ -89,12 +136,27 @@ export function askedGroups(
 export function clashWords(
 	failure: Failure | null,
 	{ together, apart }: Pick<Wishes, 'together' | 'apart'>,
-	{ name, say }: { name: (id: string) => string; say: Say }
+	{
+		name,
+		unitName,
+		input,
+		say
+	}: {
+		name: (id: string) => string;
+		unitName: (id: string) => string;
+		input?: GroupInput;
+		say: Say;
+	}
 ): string {
 	if (failure?.code !== 'infeasible' || !failure.rules) return '';
 	const words = failure.rules.map((rule) => {
-		if (rule.rule === 'eachHas') return say(texts.eachGroupHasOneWhoLeads);
 		if ('id' in rule) return say(texts.stays, { name: name(rule.id) });
+		if (rule.rule === 'eachHas') {
+			const unit = input?.eachHas?.[rule.index]?.unit;
+			return unit === undefined
+				? say(texts.eachGroupHasOneWhoLeads)
+				: say(texts.eachGroupHasOneOf, { unitName: unitName(unit) });
+		}
 		const pair = (rule.rule === 'together' ? together : apart)[rule.index] ?? [];
 		const [one = '', other = ''] = pair.map(name);
 		return say(rule.rule === 'together' ? texts.pairTogether : texts.pairApart, { one, other });

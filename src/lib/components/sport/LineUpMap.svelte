@@ -17,7 +17,7 @@
 
 	const say = useWords();
 	const extent = $derived(extentOf({ ...ground, zones: [] }));
-	const dot = $derived(extent.length / 45);
+	const dot = $derived(extent.length / 55);
 </script>
 
 <svg

@@ -2,6 +2,7 @@ import type { PracticeSummary } from '$core/playing';
 import { seasonOn, surroundingsOn } from '$core/practice';
 import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Drill } from '$core/model/drill';
+import type { Practice } from '$core/model/practice';
 import type { Surroundings } from '$core/model/bundle';
 import type { Season, Team } from '$core/model/team';
 import type { Queryable } from '../database';
@@ -93,7 +94,10 @@ async function drillsAtHand(
 	return drills;
 }
 
-/** How often players were in a group together before a practice; undefined where it is not there. */
+/**
+ * How often players were in a group together before a practice, in those that were held and those that are
+ * planned; undefined where it is not there.
+ */
 export async function loadMeetings(
 	db: Queryable,
 	teamId: string,
@@ -101,8 +105,9 @@ export async function loadMeetings(
 ): Promise<Meetings | undefined> {
 	const stored = await findPractice(db, teamId, practiceId);
 	if (!stored) return undefined;
-	const { date } = stored.practice;
-	const past = (await listAttended(db, teamId)).filter(({ practice }) => practice.date < date);
+	const when = ({ date, start }: Practice) => `${date} ${start}`;
+	const own = when(stored.practice);
+	const past = (await listAttended(db, teamId)).filter(({ practice }) => when(practice) < own);
 	return meetingsIn(past.map(({ practice }) => practice));
 }
 
