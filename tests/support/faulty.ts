@@ -1,5 +1,6 @@
 import { resizePeriods } from '../../src/core/building';
 import { check, faultsIn, fixesFor, type FindingCode } from '../../src/core/checks';
+import type { Strain } from '../../src/core/model/before';
 import { type Period, type Practice } from '../../src/core/model/practice';
 import { evaluate } from '../../src/core/playing';
 import { applyEdit, type Context, type Edit, withDrills } from '../../src/core/practice';
@@ -51,6 +52,14 @@ export const drill = (id: string) => ({ id, revision: 1 });
 export const contexts: Partial<Record<FindingCode, Context>> = {
 	'kit-short': { ...context, kit: { ...context.kit, ball: 12 } },
 	'contact-day': withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
+	'contact-week': beforeIt(withLimits({ contactLevel: 1, contactDayMinutes: 200 }), {
+		contact: { 1: 50 }
+	}),
+	'contact-ramp': { ...withLimits({ contactLevel: 1 }), before: { attended: {}, week: [] } },
+	'load-week': beforeIt(loaded(withLimits({ loads: [{ kind: 'pushes', week: 100 }] })), {
+		loads: { pushes: 98 }
+	}),
+	'stand-long': withLimits({ standSeconds: [{ under: 100, seconds: 50 }] }),
 	'like-partners': withLimits({ likeRatings: 0.5 }),
 	'load-day': loaded(withLimits({ loads: [{ kind: 'pushes', day: 8 }] })),
 	'clear-space': withLimits({ swingMetres: 7 })
@@ -68,6 +77,15 @@ export function loaded(of: Context): Context {
 				: each
 		)
 	);
+}
+/** A context in which everybody has had this in the week before, and come often enough. */
+export function beforeIt(of: Context, own: Strain): Context {
+	const all = <Value>(value: Value) =>
+		Object.fromEntries(of.players.map(({ id }) => [id, value] as const));
+	return {
+		...of,
+		before: { attended: all(20), week: [{ date: '2027-04-01', strain: all(own) }] }
+	};
 }
 export function withLimits(limits: Partial<Context['limits']>): Context {
 	return { ...context, limits: { ...context.limits, ...limits } };
@@ -164,7 +182,11 @@ export const faulty: Record<FindingCode, () => Practice> = {
 		return { ...practice, expected: [...practice.expected, 'p15'] };
 	},
 	'contact-day': () => sound(),
+	'contact-week': () => sound(),
+	'contact-ramp': () => sound(),
 	'load-day': () => sound(),
+	'load-week': () => sound(),
+	'stand-long': () => faulty.waiting(),
 	'sun-in-eyes': () =>
 		withPeriod('water-1', (period) => ({ ...period, kind: 'talk', facing: 270 })),
 	'water-gap': () => sound(),

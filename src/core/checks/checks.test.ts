@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { fitToTime } from '../building';
 import { describeEdit, describeFinding, describeFit, type FindingCode } from '.';
 import type { Period, Practice } from '../model/practice';
-import { evaluate } from '../playing';
+import { evaluate, strainOf } from '../playing';
 import { applyEdit, type Context } from '../practice';
 import { demoPractice, withAdults } from '../../../tests/support/demo';
 import {
@@ -12,6 +12,7 @@ import {
 	withPeriod,
 	drill,
 	contexts,
+	beforeIt,
 	loaded,
 	withLimits,
 	find,
@@ -174,6 +175,59 @@ describe('check', () => {
 		const young = { kind: 'pushes', day: 2, under: 10 };
 		expect(of(sound(), 'load-day', caps(young))).toEqual([]);
 		expect(of(sound(), 'load-day', caps({ ...young, under: 99 }))).toHaveLength(1);
+	});
+
+	test('adds what the six days before have cost to what the day costs', () => {
+		const around = withLimits({ contactLevel: 1, contactDayMinutes: 600 });
+		const strain = strainOf(evaluate(sound(), around));
+		const most = Math.max(
+			...Object.values(strain).map(({ contact = {} }) =>
+				Object.values(contact).reduce((sum, minutes) => sum + minutes, 0)
+			)
+		);
+		expect(most).toBeGreaterThan(20);
+		const left = (minutes: number) => beforeIt(around, { contact: { 1: minutes } });
+		expect(of(sound(), 'contact-week', left(60 - most))).toEqual([]);
+		const [week] = of(sound(), 'contact-week', left(61 - most));
+		expect(week.values).toEqual({ minutes: Math.ceil(61), limit: 60 });
+		// Softer contact before does not count, and nothing is known where nothing came.
+		expect(of(sound(), 'contact-week', beforeIt(around, { loads: { 1: 90 } }))).toEqual([]);
+		const caps = loaded(withLimits({ loads: [{ kind: 'pushes', week: 60 }] }));
+		const pushes = Object.values(strainOf(evaluate(sound(), caps)));
+		const hardest = Math.max(...pushes.map(({ loads = {} }) => loads.pushes ?? 0));
+		const soFar = (count: number) => beforeIt(caps, { loads: { pushes: count } });
+		expect(of(sound(), 'load-week', soFar(60 - hardest))).toEqual([]);
+		expect(of(sound(), 'load-week', soFar(61 - hardest))[0].values).toMatchObject({ count: 61 });
+	});
+
+	test('counts the practices that a player came to before hard contact, and full contact later', () => {
+		const around = withLimits({ contactLevel: 1 });
+		const came = (attended: number, id = '') => {
+			const known = beforeIt(around, {});
+			const own = { ...known.before?.attended, ...(id && { [id]: attended }) };
+			const all = Object.fromEntries(Object.keys(own).map((each) => [each, attended]));
+			return { ...known, before: { week: [], attended: id ? own : all } };
+		};
+		expect(of(sound(), 'contact-ramp', around)).toEqual([]);
+		expect(of(sound(), 'contact-ramp', came(2))).toEqual([]);
+		const [all] = of(sound(), 'contact-ramp', came(1));
+		expect(all.values).toMatchObject({ attended: 1, needed: 2 });
+		const [player] = sound().expected;
+		const [one] = of(sound(), 'contact-ramp', came(0, player));
+		expect(one.values).toMatchObject({ attended: 0, needed: 2, player, players: 1 });
+		expect(describeFinding(one, { practice: sound(), context }, say)).toMatch(
+			/has come to no practice of the season: 2 must come before it/
+		);
+	});
+
+	test('lets one adult watch two stations of the young side by side, and no third', () => {
+		const young = { ...context, team: { ...context.team, ages: { from: 8, to: 9 } } };
+		const watched = (sight: number) =>
+			of(sound(), 'adults-few', { ...young, limits: { ...young.limits, stationsInSight: sight } })
+				.filter(({ values }) => 'zones' in values)
+				.flatMap(({ among }) => among.blocks);
+		expect(watched(1).length).toBeGreaterThan(watched(4).length);
+		expect(watched(1).length).toBeGreaterThanOrEqual(watched(2).length);
 	});
 
 	test('lists what would stop the practice first', () => {

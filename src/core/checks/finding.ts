@@ -17,6 +17,14 @@ const twice = shapeOf({
 	atSecond: says(Seconds, 'Second of the practice at which both run')
 });
 
+const load = shapeOf({
+	kind: says(Label, 'What is counted'),
+	count: says(Count, 'How many of it the player has who has most over the cap'),
+	limit: says(Type.Number({ minimum: 0 }), 'The most for that player'),
+	player: says(Id, 'Id of that player'),
+	players: says(Count, 'Players over their cap')
+});
+
 /** What can be wrong with a practice, with its numbers and ids; each has a rule of its own in this folder. */
 export const VALUES = {
 	'player-twice': twice,
@@ -111,7 +119,8 @@ export const VALUES = {
 		}),
 		shapeOf({
 			zones: says(Type.Array(Id), 'Ids of zones without an adult'),
-			under: Type.Number({ description: 'Years of age' })
+			under: Type.Number({ description: 'Years of age' }),
+			sight: says(Count, 'Stations that one adult may watch at once')
 		})
 	]),
 	'restricted-player': shapeOf({
@@ -123,12 +132,22 @@ export const VALUES = {
 		minutes: says(Minutes, 'Minutes of hard contact of a player that day'),
 		limit: says(Minutes, 'Most minutes')
 	}),
-	'load-day': shapeOf({
-		kind: says(Label, 'What is counted'),
-		count: says(Count, 'How many of it the player has that day who has most over the cap'),
-		limit: says(Type.Number({ minimum: 0 }), 'The most for that player in a day'),
+	'contact-week': shapeOf({
+		minutes: says(Minutes, 'Minutes of hard contact of a player in seven days'),
+		limit: says(Minutes, 'Most minutes')
+	}),
+	'contact-ramp': shapeOf({
+		level: Type.Integer({ minimum: 1, maximum: 4, description: 'Level of the contact' }),
+		attended: says(Count, 'Practices that the player came to who lacks most'),
+		needed: says(Count, 'Practices that must come before'),
 		player: says(Id, 'Id of that player'),
-		players: says(Count, 'Players over their cap')
+		players: says(Count, 'Players who lack some')
+	}),
+	'load-week': load,
+	'load-day': load,
+	'stand-long': shapeOf({
+		seconds: says(Type.Number(), 'Longest wait at a stretch, seconds'),
+		limit: says(Type.Number(), 'Most seconds at this age')
 	}),
 	'sun-in-eyes': shapeOf({
 		facing: says(Type.Number(), 'Where players look, degrees from north'),

@@ -1,7 +1,7 @@
 import texts from '$texts/findings';
 import type { Say } from '$words';
 import { clockAt, dayName } from '../conditions';
-import type { Among, FindingCode, Place, Trouble } from './finding';
+import type { Among, FindingCode, Place, Trouble, Values } from './finding';
 import { list, offset, percent, telling, type Plan, type Telling } from './speech';
 
 /** A trouble, or several of one cause that are told as one. */
@@ -54,6 +54,14 @@ function both({ names, say }: Spoken, { first, second }: { first: string; second
 type Sentences = {
 	[Code in FindingCode]: (values: Trouble<Code>['values'], spoken: Spoken) => string;
 };
+
+/** What the sentences on loads are said with. */
+function loadValues(
+	{ kind, count, limit, player, players }: Values['load-day'],
+	{ blocks, names }: Spoken
+) {
+	return { ...blocks, kind, count, limit, person: names.player(player), others: players - 1 };
+}
 
 const SENTENCES: Sentences = {
 	'player-twice': (values, spoken) =>
@@ -120,7 +128,10 @@ const SENTENCES: Sentences = {
 	'role-missing': ({ role, count, has }, { say, blocks, names }) =>
 		say(texts.roleMissing, { ...blocks, role: names.unit(role), count, has }),
 	'adults-few': (values, { say, blocks, clock }) => {
-		if ('zones' in values) return say(texts.zoneWithoutAdult, { ...blocks, under: values.under });
+		if ('zones' in values) {
+			const { under, sight } = values;
+			return say(texts.zoneWithoutAdult, { ...blocks, under, sight });
+		}
 		const { adults: has, needed } = values;
 		if (!('players' in values)) return say(texts.adultsForCopies, { ...blocks, needed, has });
 		const told = { count: values.players, needed, has, each: values.each };
@@ -136,15 +147,19 @@ const SENTENCES: Sentences = {
 	},
 	'contact-day': ({ minutes, limit }, { say, blocks }) =>
 		say(texts.contactDay, { ...blocks, minutes, limit }),
-	'load-day': ({ kind, count, limit, player, players }, { say, blocks, names }) =>
-		say(texts.loadDay, {
+	'contact-week': ({ minutes, limit }, { say, blocks }) =>
+		say(texts.contactWeek, { ...blocks, minutes, limit }),
+	'contact-ramp': ({ level, attended, needed, player, players }, { say, blocks, names }) =>
+		say(texts.contactRamp, {
 			...blocks,
-			kind,
-			count,
-			limit,
+			...{ level, attended, needed },
 			person: names.player(player),
 			others: players - 1
 		}),
+	'load-day': (values, spoken) => spoken.say(texts.loadDay, loadValues(values, spoken)),
+	'load-week': (values, spoken) => spoken.say(texts.loadWeek, loadValues(values, spoken)),
+	'stand-long': ({ seconds, limit }, { say, blocks }) =>
+		say(texts.standLong, { ...blocks, seconds: Math.round(seconds), limit }),
 	'sun-in-eyes': (_values, { say, period }) => say(texts.sunInEyes, { name: period }),
 	'water-gap': ({ minutes, limit }, { say, clock, at }) =>
 		say(texts.waterGap, { minutes, limit, from: clock(at.fromSecond ?? 0) }),

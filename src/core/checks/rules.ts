@@ -5,14 +5,14 @@ import { onceFor } from './onceFor';
 import { blockEmpty } from './blockEmpty';
 import { cannotRun } from './cannotRun';
 import { clearSpace } from './clearSpace';
-import { contactDay } from './contactDay';
+import { contactDay, contactRamp, contactWeek } from './contact';
 import { dailyMissing } from './dailyMissing';
 import type { Rule, Severity, Trouble } from './finding';
 import { fixtureShort } from './fixtureShort';
 import { groupSize } from './groupSize';
 import { hardAfterHard } from './hardAfterHard';
 import { kitShort } from './kitShort';
-import { loadDay } from './loadDay';
+import { loadDay, loadWeek } from './loads';
 import { likePartners } from './likePartners';
 import { moveShort } from './moveShort';
 import { noWarmUp } from './noWarmUp';
@@ -26,6 +26,7 @@ import { secondEyes } from './secondEyes';
 import { setupClash } from './setupClash';
 import { skillTwice } from './skillTwice';
 import { slotLength } from './slotLength';
+import { standLong } from './standLong';
 import { stopLong } from './stopLong';
 import { sunInEyes } from './sunInEyes';
 import { talkLong } from './talkLong';
@@ -50,7 +51,10 @@ const RULES: readonly Rule[] = [
 	adultsFewThere,
 	adultsFewAt,
 	contactDay,
+	contactWeek,
+	contactRamp,
 	loadDay,
+	loadWeek,
 	cannotRun,
 	groupSize,
 	playerUnplaced,
@@ -59,6 +63,7 @@ const RULES: readonly Rule[] = [
 	overTime,
 	unattended,
 	waiting,
+	standLong,
 	moveShort,
 	slotLength,
 	talkLong,

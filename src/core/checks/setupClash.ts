@@ -2,13 +2,13 @@ import { overlap } from '../playing';
 import type { Edit } from '../practice';
 import { overBlocks, type PlayedBlock } from './blockRule';
 import { waterBehind } from './fixes';
-import { movedElsewhere } from './shared';
+import { firstOf, movedElsewhere } from './shared';
 
 /** Water before the block's period, long enough to lay it out. */
-function timeBefore({ steps, runs, evaluation }: PlayedBlock): Edit[] {
+function timeBefore({ steps, drill, runs, evaluation }: PlayedBlock): Edit[] {
 	const { periods } = evaluation.practice;
 	const at = periods.indexOf(runs[0].run.period);
-	const minutes = Math.ceil((steps[0].drill.setup?.seconds ?? 0) / 60);
+	const minutes = Math.ceil((firstOf({ steps, drill }).setup?.seconds ?? 0) / 60);
 	const before = periods[at - 1];
 	return before ? [waterBehind(evaluation.practice, before.id, minutes)] : [];
 }
@@ -17,9 +17,9 @@ function timeBefore({ steps, runs, evaluation }: PlayedBlock): Edit[] {
 export const setupClash = overBlocks({
 	code: 'setup-clash',
 	severity: 'warn',
-	find({ steps, runs, evaluation }) {
+	find({ steps, drill, runs, evaluation }) {
 		const { block, fromSecond } = runs[0].run;
-		const seconds = steps[0].drill.setup?.seconds ?? 0;
+		const seconds = firstOf({ steps, drill }).setup?.seconds ?? 0;
 		const { zoneById } = evaluation.context;
 		const own = block.copies.flatMap(({ zoneId }) => zoneById.get(zoneId) ?? []);
 		// The first block of a practice is laid out before it.

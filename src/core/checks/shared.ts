@@ -13,12 +13,17 @@ import { playedBlocks, type PlayedBlock } from './blockRule';
 
 /** Seconds at which something begins while a block runs: what is needed at once changes only there. */
 export const startsWithin = onceFor(({ steps, evaluation }: PlayedBlock): number[] => {
+	if (steps.length === 0) return [];
 	const [from, to] = [steps[0].fromSecond, steps[steps.length - 1].toSecond];
 	const starts = playedBlocks(evaluation).flatMap((played) =>
 		played.steps.map(({ fromSecond }) => fromSecond)
 	);
 	return [...new Set([from, ...starts.filter((at) => at > from && at < to)])].sort((a, b) => a - b);
 });
+
+/** The drill as the first step runs it; the drill itself where nobody runs it. */
+export const firstOf = ({ steps, drill }: Pick<PlayedBlock, 'steps' | 'drill'>) =>
+	steps[0]?.drill ?? drill;
 
 /** The steps that are run at a second, one for each running copy. */
 export const stepsAt = ({ steps }: PlayedBlock, second: number): RunStep[] =>
@@ -40,14 +45,14 @@ export function blocksBefore(played: PlayedBlock): PlayedBlock[] {
 }
 
 /** A block of one copy moved to each zone that is free for it in its period. */
-export function movedElsewhere({ steps, runs, evaluation }: PlayedBlock): Edit[] {
+export function movedElsewhere({ steps, drill, runs, evaluation }: PlayedBlock): Edit[] {
 	const { period, lane, block } = runs[0].run;
 	const [copy] = block.copies;
 	if (!copy || block.copies.length > 1 || lane.blocks.length > 1) return [];
 	const players = Math.max(...runs.map(({ run }) => run.players.length));
 	const { practice, context } = evaluation;
 	const beside = period.lanes.filter((other) => other !== lane);
-	return roomFor(steps[0].drill, { practice, period, beside, context, players })
+	return roomFor(firstOf({ steps, drill }), { practice, period, beside, context, players })
 		.zones.filter(({ id }) => id !== copy.zoneId)
 		.map(({ id }) => ({
 			type: 'place-lane',

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { Before } from './before';
 import { Drill } from './drill';
 import { closed, Counts, Id, says } from './fields';
 import { Practice } from './practice';
@@ -14,6 +15,9 @@ const surroundings = {
 	drills: says(Type.Array(Drill), 'Drills that are at hand, those that it has among them'),
 	archived: Type.Optional(
 		says(Type.Array(Id), 'Ids of drills that are archived: practices keep them, the shelf does not')
+	),
+	before: Type.Optional(
+		says(Before, 'What came before the practice in its season, where that is known')
 	),
 	limits: Type.Optional(
 		says(Type.Partial(Limits, closed), "Limits that differ from the application's")

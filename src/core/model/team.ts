@@ -239,7 +239,12 @@ export const Limits = Type.Object(
 						under: Type.Optional(
 							says(Type.Integer({ minimum: 1, maximum: 99 }), 'Under this age; all where not said')
 						),
-						day: says(Type.Number({ minimum: 0 }), 'The most of it for a player in a day')
+						day: Type.Optional(
+							says(Type.Number({ minimum: 0 }), 'The most of it for a player in a day')
+						),
+						week: Type.Optional(
+							says(Type.Number({ minimum: 0 }), 'The most of it for a player in seven days')
+						)
 					},
 					closed
 				),
@@ -258,6 +263,34 @@ export const Limits = Type.Object(
 		contactDayMinutes: says(
 			Type.Number({ minimum: 0 }),
 			'Minutes of hard contact that a player may have in a day'
+		),
+		contactWeekMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes of hard contact that a player may have in seven days'
+		),
+		contactAfter: says(
+			Type.Integer({ minimum: 0 }),
+			'Practices of the season that a player must have come to before hard contact'
+		),
+		fullContactAfter: says(
+			Type.Integer({ minimum: 0 }),
+			'Practices of the season that a player must have come to before full contact, level 4'
+		),
+		standSeconds: says(
+			Type.Array(
+				Type.Object(
+					{
+						under: says(Type.Number({ minimum: 1 }), 'Under this age in years'),
+						seconds: says(Type.Number({ minimum: 1 }), 'Seconds at a stretch, 1 or more')
+					},
+					closed
+				)
+			),
+			'The longest that a player may stand in line at a stretch, by age: the first entry that is over the age holds'
+		),
+		stationsInSight: says(
+			Type.Integer({ minimum: 1, maximum: 4 }),
+			'Stations of players under 12 that one adult may have in sight, 1 to 4'
 		),
 		restrictedContact: says(
 			Type.Number({ minimum: 1, maximum: 4 }),

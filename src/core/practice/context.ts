@@ -25,6 +25,16 @@ export const DEFAULT_LIMITS: Limits = {
 	aloneFromAge: 12,
 	contactLevel: 3,
 	contactDayMinutes: 20,
+	contactWeekMinutes: 60,
+	contactAfter: 2,
+	fullContactAfter: 4,
+	standSeconds: [
+		{ under: 7, seconds: 30 },
+		{ under: 9, seconds: 45 },
+		{ under: 12, seconds: 60 },
+		{ under: 100, seconds: 120 }
+	],
+	stationsInSight: 2,
 	restrictedContact: 1,
 	restrictedEffort: 3,
 	waterMinutes: 20,

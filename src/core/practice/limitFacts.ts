@@ -4,9 +4,20 @@ import type { Limits } from '../model/team';
 
 /** A limit that is one number, as a coach is asked for it. */
 export interface LimitFact {
-	key: Exclude<keyof Limits, 'playersAnAdult' | 'loads'>;
+	key: Exclude<keyof Limits, 'playersAnAdult' | 'loads' | 'standSeconds'>;
 	name: Message;
-	unit: 'min' | '%' | 'm' | 'm/s' | 's' | 'effort' | 'level' | 'ratings' | 'years';
+	unit:
+		| 'practices'
+		| 'stations'
+		| 'min'
+		| '%'
+		| 'm'
+		| 'm/s'
+		| 's'
+		| 'effort'
+		| 'level'
+		| 'ratings'
+		| 'years';
 	/** What it is for, in a sentence. */
 	says: Message;
 	least: number;
@@ -15,6 +26,7 @@ export interface LimitFact {
 }
 
 const minutes = { unit: 'min', least: 0, most: 600, step: 1 } as const;
+const times = { unit: 'practices', least: 0, most: 60, step: 1 } as const;
 const share = { unit: '%', least: 0, most: 100, step: 5 } as const;
 const effort = { unit: 'effort', least: 1, most: 10, step: 1 } as const;
 const level = { unit: 'level', least: 1, most: 4, step: 1 } as const;
@@ -56,6 +68,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		step: 1
 	},
 	{
+		key: 'stationsInSight',
+		name: texts.stationsInSight,
+		says: texts.stationsInSightSays,
+		unit: 'stations',
+		least: 1,
+		most: 4,
+		step: 1
+	},
+	{
 		key: 'contactLevel',
 		name: texts.hardContact,
 		says: texts.levelOfHardContact,
@@ -66,6 +87,24 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		name: texts.hardContactInADay,
 		says: texts.minutesOfHardContactThatOne,
 		...minutes
+	},
+	{
+		key: 'contactWeekMinutes',
+		name: texts.hardContactInAWeek,
+		says: texts.minutesOfHardContactInSevenDays,
+		...minutes
+	},
+	{
+		key: 'contactAfter',
+		name: texts.hardContactFrom,
+		says: texts.hardContactFromSays,
+		...times
+	},
+	{
+		key: 'fullContactAfter',
+		name: texts.fullContactFrom,
+		says: texts.fullContactFromSays,
+		...times
 	},
 	{
 		key: 'restrictedContact',

@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import type { Before } from '$core/model/before';
 import type { Drill } from '$core/model/drill';
 import type { TeamHistory } from '$core/model/teamHistory';
 import type { Evaluation } from '$core/playing';
@@ -45,6 +46,8 @@ export interface Memory {
 	bare: LRUCache<number, Drill>;
 	/** Drills that boards of a team have at hand, by the team's version; good for a minute, since uses change. */
 	atHand: LRUCache<string, Drill[]>;
+	/** What practices have cost, by all that it follows from. */
+	strain: LRUCache<string, Before['week'][number]>;
 	/** By team and practice. */
 	played: LRUCache<string, StoredPlay>;
 }
@@ -60,6 +63,7 @@ export function memoryOf({ origin }: Queryable): Memory {
 		drills: new LRUCache({ max: 600 }),
 		bare: new LRUCache({ max: 6000 }),
 		atHand: new LRUCache({ max: 20, ttl: 60_000 }),
+		strain: new LRUCache({ max: 100 }),
 		played: new LRUCache({ max: 40 })
 	};
 	memories.set(origin, memory);

@@ -40,7 +40,7 @@ export default messages({
 	roleMissing:
 		'{where} {many, plural, one {needs} other {need}} {count} × {role} in each {group}; one has {has}.',
 	zoneWithoutAdult:
-		'No {adult} is with the {players} in {where}: under {under}, there must be one in each {zone}.',
+		'Nobody watches the {players} in {where}: under {under}, {anAdult} must be in their {zone} or in the one beside it, for {sight, plural, one {# {station}} other {# {stations}}} at most.',
 	adultsForCopies:
 		'{where} {many, plural, one {needs} other {need}} {needed, plural, one {{anAdult}} other {# {adults}}} with each copy; one has {has, plural, =0 {none} other {#}}.',
 	adultsInCharge:
@@ -54,6 +54,14 @@ export default messages({
 		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today; the limit is {limit}.',
 	loadDay:
 		'With {where} {person}{others, plural, =0 {} one { and # more} other { and # more}} {others, plural, =0 {has} other {have}} up to {count} {kind} today; the limit is {limit}. A league or a practitioner may allow less.',
+	contactWeek:
+		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact in seven days; the limit is {limit}.',
+	contactRamp:
+		'{where} {many, plural, one {has} other {have}} contact of level {level}, and {person} has come to {attended, plural, =0 {no {practice}} one {# {practice}} other {# {practices}}} of the season{others, plural, =0 {} one {, # more to too few} other {, # more to too few}}: {needed} must come before it.',
+	loadWeek:
+		'With {where} {person}{others, plural, =0 {} one { and # more} other { and # more}} {others, plural, =0 {has} other {have}} up to {count} {kind} in seven days; the limit is {limit}. A league or a practitioner may allow less.',
+	standLong:
+		'In {where} somebody stands in line for {seconds} seconds at a stretch; at this age {limit} are the most.',
 	sunInEyes: '{name}: {players} look into a low sun.',
 	waterGap:
 		'{minutes, plural, one {# minute} other {# minutes}} without water from {from}; the limit is {limit}.',

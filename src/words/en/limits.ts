@@ -23,11 +23,28 @@ export default messages({
 	betweenTwoDrinks: 'Between two drinks',
 	theLongestTimeOnTheGround: 'The longest time on the {ground} without water.',
 	neverWithoutAdult: 'Never without {anAdult}',
-	underThisAgeEachZoneThat: 'Under this age, each {zone} that {players} are in needs {anAdult}.',
+	underThisAgeEachZoneThat:
+		'Under this age, {anAdult} must be in each {zone} that {players} are in, or in the one beside it.',
 	hardContact: 'Hard contact',
 	levelOfHardContact: 'The level of contact, 0 to 4, that counts as hard.',
 	hardContactInADay: 'Hard contact in a day',
 	minutesOfHardContactThatOne: 'Minutes of hard contact that one {player} may have in a day.',
+	hardContactInAWeek: 'Hard contact in a week',
+	minutesOfHardContactInSevenDays:
+		'Minutes of hard contact that one {player} may have in seven days, as they came or are planned.',
+	hardContactFrom: 'Hard contact after',
+	hardContactFromSays:
+		'How many {practices} of the season {aPlayer} must have come to before hard contact.',
+	fullContactFrom: 'Full contact after',
+	fullContactFromSays:
+		'How many {practices} of the season {aPlayer} must have come to before contact of level 4.',
+	stationsInSight: '{Stations} in sight of one {adult}',
+	stationsInSightSays:
+		'Under 12: how many {stations} or copies side by side one {adult} may watch at once.',
+	standing: 'The longest stand in line, seconds by age',
+	standingSays:
+		'At a stretch, by the youngest of the team. Drills that rest by design are left out.',
+	seconds: 'seconds',
 	keptOutOfContact: 'Kept out of contact',
 	keptOutOfContactSays:
 		'{APlayer} whom a licensed practitioner keeps out of contact is out of {drills} from this level, and of live ones with {opponents}.',
@@ -54,11 +71,12 @@ export default messages({
 	theLeastTimeToChangeStations: 'The least time to change {stations}, however near they are.',
 	overTime: 'Over time',
 	minutesThatThePeriodsMayGo: 'Minutes that the {periods} may go over the time there is.',
-	loadCaps: 'Most of what {turns} cost a body, for {aPlayer} a day',
+	loadCaps: 'Most of what {turns} cost a body, for {aPlayer} in a day and in seven',
 	loadCapsSay:
 		'Throws, kicks, jumps: {aPractice} that gives {aPlayer} more is stopped. The caps of your league and of a licensed practitioner come first: set the lower one.',
 	loadKind: 'What is counted',
 	loadDay: 'Most a day',
+	loadWeek: 'Most a week',
 	loadUnder: 'Under age',
 	removeCap: 'Remove the cap on {kind}',
 	remove: 'Remove',

@@ -10,14 +10,21 @@
 
 	const say = useWords();
 	const set = (index: number, change: Partial<Limits['loads'][number]>) => {
-		const { under, ...rest } = { ...caps[index], ...change };
-		oncaps(caps.with(index, { ...rest, ...(under !== undefined && { under }) }));
+		const { under, day, week, ...rest } = { ...caps[index], ...change };
+		oncaps(
+			caps.with(index, {
+				...rest,
+				...(under !== undefined && { under }),
+				...(day !== undefined && { day }),
+				...(week !== undefined && { week })
+			})
+		);
 	};
 </script>
 
 <fieldset>
 	<legend>{say(texts.loadCaps)}</legend>
-	{#each caps as { kind, under, day }, index (index)}
+	{#each caps as { kind, under, day, week }, index (index)}
 		<div class="cap">
 			<TextInput
 				id="load-kind-{index}"
@@ -33,10 +40,20 @@
 				size="sm"
 				hideSteppers
 				min={0}
-				required
+				allowEmpty
 				labelText={say(texts.loadDay)}
-				value={day}
-				on:input={(event) => set(index, { day: event.detail ?? 0 })}
+				value={day ?? null}
+				on:input={(event) => set(index, { day: event.detail ?? undefined })}
+			/>
+			<NumberInput
+				id="load-week-{index}"
+				size="sm"
+				hideSteppers
+				min={0}
+				allowEmpty
+				labelText={say(texts.loadWeek)}
+				value={week ?? null}
+				on:input={(event) => set(index, { week: event.detail ?? undefined })}
 			/>
 			<NumberInput
 				id="load-under-{index}"
@@ -80,7 +97,7 @@
 	}
 	.cap {
 		display: grid;
-		grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr);
+		grid-template-columns: minmax(0, 2fr) repeat(3, minmax(0, 1fr));
 		gap: 4px 8px;
 		align-items: end;
 		width: 100%;

@@ -1,8 +1,12 @@
 import type { Attendance } from '$core/model/attendance';
 import type { Queryable } from '../database';
 
-/** Who was late or absent at the practices of a team, in order of time. */
-export async function listAttendance(db: Queryable, teamId: string): Promise<Attendance[]> {
+/** What was said of how people came to the practices of a team, or to these of them, in order of time. */
+export async function listAttendance(
+	db: Queryable,
+	teamId: string,
+	practices?: readonly string[]
+): Promise<Attendance[]> {
 	const { rows } = await db.query<
 		Pick<Attendance, 'practice' | 'person' | 'state'> & {
 			minutes: number | null;
@@ -11,8 +15,9 @@ export async function listAttendance(db: Queryable, teamId: string): Promise<Att
 	>(
 		`select a.practice_id as practice, a.person_id as person, a.state, a.minutes, a.reason
 		 from attendance a join practice p on p.team_id = a.team_id and p.id = a.practice_id
-		 where a.team_id = $1 order by p.date, p.start, a.practice_id, a.person_id`,
-		[teamId]
+		 where a.team_id = $1 and ($2::text[] is null or a.practice_id = any($2::text[]))
+		 order by p.date, p.start, a.practice_id, a.person_id`,
+		[teamId, practices ?? null]
 	);
 	return rows.map(({ minutes, reason, ...row }) => ({
 		...row,

@@ -81,6 +81,38 @@ export async function listComing(db: Queryable, teamId: string): Promise<ComingP
 	return rows.map(({ late, ...practice }) => ({ ...practice, ...(late && { late }) }));
 }
 
+/**
+ * Those of a day from `from` on that come before a practice and are neither archived nor cancelled, in
+ * order of time.
+ */
+export async function listComingBefore(
+	db: Queryable,
+	{ teamId, id, date, start }: Pick<Practice, 'teamId' | 'id' | 'date' | 'start'>,
+	{ from }: { from: string }
+): Promise<ComingPractice[]> {
+	const { rows } = await db.query<ComingPractice>(
+		`select id, date::text as date, start, body -> 'expected' as expected, body -> 'adults' as adults,
+			state = 'held' as "isDone"
+		 from practice where team_id = $1 and id <> $2 and date >= $5::date and date <= $3::date
+			and (date < $3::date or start < $4) and not archived and state <> 'cancelled'
+		 order by practice.date, start, id`,
+		[teamId, id, date, start, from]
+	);
+	return rows;
+}
+
+/** Planned practices of a team from a day on, but for one, are to be played again. */
+export async function forgetSummariesFrom(
+	tx: Queryable,
+	{ teamId, id, date }: Pick<Practice, 'teamId' | 'id' | 'date'>
+): Promise<void> {
+	await tx.query(
+		`update practice set summary = null where team_id = $1 and id <> $2 and date >= $3::date
+			and state = 'planned' and summary is not null`,
+		[teamId, id, date]
+	);
+}
+
 /** A practice in a list without its document. */
 export interface SummedPractice {
 	id: string;

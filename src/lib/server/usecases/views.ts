@@ -19,6 +19,7 @@ import { findTeam, listSeasons } from '../repositories/teams';
 import { memoryOf, type TeamRead } from '../memory';
 import { readTeam } from '../repositories/teamHistory';
 import { listAttended } from './practices/attendance';
+import { loadBefore } from './practices/before';
 import { drillsOf, keyOf } from './practices/play';
 
 /** A practice in the list of a season. */
@@ -70,7 +71,13 @@ async function loadWith(
 	const surroundings = surroundingsOn(team.history, { day: date, groundId, drills });
 	if (!surroundings) return undefined;
 	const week = weekOf(surroundings.season, date);
-	return { stored, surroundings, week, drillsOnShelf: team.onShelf };
+	const before = await loadBefore(db, team, stored.practice);
+	return {
+		stored,
+		surroundings: { ...surroundings, before },
+		week,
+		drillsOnShelf: team.onShelf
+	};
 }
 
 /** A practice with what is printed of it: no drills but its own and those that it is held against. */

@@ -32,11 +32,18 @@ function readForm(form: FormData): Record<string, unknown> {
 		key,
 		unit === '%' ? Math.round(number(key) * 100) / 10_000 : number(key)
 	]);
-	const under = form.getAll('under').map(Number);
-	const players = form.getAll('players').map(Number);
+	/** Numbers by age, as the table of that name sends them. */
+	const byAge = (name: string) => {
+		const values = form.getAll(name).map(Number);
+		return form.getAll(`${name}Under`).map((age, index) => ({
+			under: Number(age),
+			[name]: values[index]
+		}));
+	};
 	return {
 		...Object.fromEntries(values),
-		playersAnAdult: under.map((age, index) => ({ under: age, players: players[index] })),
+		playersAnAdult: byAge('players'),
+		standSeconds: byAge('seconds'),
 		loads: jsonField(form, 'loads') ?? []
 	};
 }

@@ -8,6 +8,7 @@
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
 	import type { Limits } from '$core/model/team';
+	import AgeTable from '$lib/components/limits/AgeTable.svelte';
 	import LoadCaps from '$lib/components/limits/LoadCaps.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -17,26 +18,36 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
+	/** Numbers by age while they are typed in. */
+	type ByAge = { under: number | null; value: number | null }[];
 	const say = useWords();
 	const shown = ({ key, unit }: LimitFact, limits: PageData['limits']) =>
 		unit === '%' ? Math.round(limits[key] * 100) : limits[key];
 	// What is typed stays until the stored limits themselves change.
 	const stored = $derived({
 		values: Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)])),
-		ages: data.limits.playersAnAdult,
+		ages: data.limits.playersAnAdult.map(({ under, players }) => ({ under, value: players })),
+		stands: data.limits.standSeconds.map(({ under, seconds }) => ({ under, value: seconds })),
 		loads: data.limits.loads
 	});
 	let values: Record<string, number | null> = $derived(stored.values);
-	let ages: { under: number | null; players: number | null }[] = $derived(stored.ages);
+	let ages: ByAge = $derived(stored.ages);
+	let stands: ByAge = $derived(stored.stands);
 	let loads: Limits['loads'] = $derived(stored.loads);
 	let sheet: HTMLFormElement | undefined = $state();
-	const isChanged = $derived(!sameValue({ values, ages, loads }, stored));
-	const draft = new FormDraft<{ values: typeof values; ages: typeof ages; loads: typeof loads }>({
+	const isChanged = $derived(!sameValue({ values, ages, stands, loads }, stored));
+	const draft = new FormDraft<{
+		values: typeof values;
+		ages: ByAge;
+		stands: ByAge;
+		loads: typeof loads;
+	}>({
 		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
-		read: () => ({ values, ages, loads }),
-		write: (typed) => ({ values, ages, loads } = typed),
+		read: () => ({ values, ages, stands, loads }),
+		// What was kept by an earlier version may lack some.
+		write: (typed) => ({ values, ages, stands, loads } = { ...stored, ...typed }),
 		isChanged: () => isChanged,
 		reload: invalidateAll
 	});
@@ -88,36 +99,26 @@
 				</li>
 			{/each}
 			<li class="ages">
-				<fieldset>
-					<legend>{say(texts.playersPerAdultByAge)}</legend>
-					{#each ages as { under, players }, index (index)}
-						<NumberInput
-							id="under-{index}"
-							name="under"
-							size="sm"
-							hideSteppers
-							labelText={say(texts.under)}
-							min={1}
-							max={99}
-							required
-							value={under}
-							on:input={(event) => (ages = ages.with(index, { under: event.detail, players }))}
-						/>
-						<NumberInput
-							id="players-{index}"
-							name="players"
-							size="sm"
-							hideSteppers
-							labelText={say(texts.oneFor)}
-							min={1}
-							max={99}
-							required
-							value={players}
-							on:input={(event) => (ages = ages.with(index, { under, players: event.detail }))}
-						/>
-					{/each}
-				</fieldset>
+				<AgeTable
+					legend={say(texts.playersPerAdultByAge)}
+					heading={say(texts.oneFor)}
+					name="players"
+					rows={ages}
+					most={99}
+					onrows={(rows) => (ages = rows)}
+				/>
 				<span>{say(texts.howManyPlayersOneAdultMay)}</span>
+			</li>
+			<li class="ages">
+				<AgeTable
+					legend={say(texts.standing)}
+					heading={say(texts.seconds)}
+					name="seconds"
+					rows={stands}
+					most={3600}
+					onrows={(rows) => (stands = rows)}
+				/>
+				<span>{say(texts.standingSays)}</span>
 			</li>
 			<li class="ages">
 				<LoadCaps caps={loads} oncaps={(caps) => (loads = caps)} />
@@ -167,18 +168,6 @@
 		color: var(--ink-soft);
 		font-size: 13px;
 	}
-	fieldset {
-		border: 0;
-		padding: 0;
-		display: grid;
-		min-width: 0;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 6px 12px;
-	}
-	legend {
-		font-size: 12px;
-		padding-bottom: 4px;
-	}
 	.actions {
 		display: flex;
 		gap: 12px;
@@ -188,10 +177,5 @@
 		li {
 			grid-template-columns: 1fr;
 		}
-	}
-	/* Two in the width of one: narrower than a number usually is. */
-	fieldset :global(.bx--number input[type='number']) {
-		min-width: 0;
-		padding-right: 8px;
 	}
 </style>

@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, troubleToStore, useDb } from '$lib/server/app';
 import { textField } from '$lib/server/forms';
-import { setArchived } from '$lib/server/repositories/practices';
+import { archivePractice } from '$lib/server/usecases/practices/archivePractice';
 import { freshenSummaries } from '$lib/server/usecases/practices/summaries';
 import { loadPracticeList } from '$lib/server/usecases/views';
 import type { Actions, PageServerLoad } from './$types';
@@ -27,7 +27,7 @@ const archive =
 	(archived: boolean): Actions[string] =>
 	async ({ params, request }) => {
 		const id = textField(await request.formData(), 'practice');
-		const isDone = await setArchived(await useDb(), {
+		const isDone = await archivePractice(await useDb(), {
 			teamId: params.team as string,
 			id,
 			archived

@@ -23,7 +23,7 @@ import {
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { lockTeam } from '../../repositories/teams';
 import { applyStored } from './saveEdits';
-import { rowsOf } from './summaries';
+import { forgetLater, rowsOf } from './summaries';
 import { once, type Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -204,6 +204,7 @@ async function saveOne(
 		const all = new Map<string, Coming>([...kept, ...changed]);
 		const came = withComing(stored.practice, all, people.adults);
 		await replaceLedger(tx, { teamId, id }, { state: 'done', rows: await rowsOf(tx, came) });
+		await forgetLater(tx, came);
 		return;
 	}
 	const next = withComing(stored.practice, changed, people.adults);

@@ -9,7 +9,7 @@ import { findTemplate } from '../../repositories/templates';
 import { listGrounds } from '../../repositories/places';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { changeTeam } from '../refusable';
-import { storePlanned } from './summaries';
+import { storeChanged } from './summaries';
 import type { Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -82,7 +82,7 @@ export async function addPractice(
 		periods: model.value?.periods ?? []
 	};
 	await insertPractice(tx, practice);
-	await storePlanned(tx, practice);
+	await storeChanged(tx, practice);
 	return ok(practice);
 }
 

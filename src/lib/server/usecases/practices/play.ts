@@ -9,7 +9,10 @@ import { listRevisionsOf } from '../../repositories/drills';
 import { readTeam } from '../../repositories/teamHistory';
 
 /** The context of a day and ground of a team, without drills; the same object while nothing changes. */
-function emptyContext({ history, contexts }: TeamRead, { date, groundId }: Practice): Context {
+export function emptyContext(
+	{ history, contexts }: TeamRead,
+	{ date, groundId }: Practice
+): Context {
 	const key = `${date} ${groundId ?? ''}`;
 	const known = contexts.get(key);
 	if (known) return known;
@@ -38,19 +41,16 @@ export async function drillsOf(
 	return [...new Map([...staples, ...own].map((drill) => [keyOf(drill), drill])).values()];
 }
 
-/**
- * What a practice is played with on its own day and ground: the drills that it names, at their revisions,
- * and those that every practice is held against. Throws where its team is not there.
- */
-async function contextFor(db: Queryable, practice: Practice): Promise<Context> {
+/** The team of a practice with all that it is played with. Throws where it is not there. */
+export async function teamOf(db: Queryable, practice: Practice): Promise<TeamRead> {
 	const team = await readTeam(db, practice.teamId);
 	if (!team) throw new Error(`Team ${practice.teamId} of practice ${practice.id} is not there`);
-	return withDrills(emptyContext(team, practice), await drillsOf(db, team, practice));
+	return team;
 }
 
-/** Plays a practice with what its team had on that day; what `before` has in common is not played again. */
-export async function play(db: Queryable, practice: Practice, before?: Played): Promise<Played> {
-	const context = await contextFor(db, practice);
-	const evaluation = evaluate(practice, context, before?.evaluation);
+/** Plays a practice by itself: what came before it in the season is not looked at. */
+export async function playWith(db: Queryable, team: TeamRead, practice: Practice): Promise<Played> {
+	const drills = await drillsOf(db, team, practice);
+	const evaluation = evaluate(practice, withDrills(emptyContext(team, practice), drills));
 	return { evaluation, rows: ledgerRows(evaluation) };
 }

@@ -15,7 +15,7 @@ import {
 } from '../../repositories/practices';
 import { holdTeam } from '../../repositories/teams';
 import { memoryOf, type Played } from '../../memory';
-import { storePlanned } from './summaries';
+import { storeChanged } from './summaries';
 import { say } from '../../say';
 import texts from '$texts/refusals';
 
@@ -122,7 +122,7 @@ async function write(
 		throw new Rollback({ reason: 'stale', current: stored, known: [] });
 	const revision = stored.revision + 1;
 	await insertEdits(tx, { teamId, id, revision }, edits);
-	const played = await storePlanned(tx, practice, isSame ? known : undefined);
+	const played = await storeChanged(tx, practice, isSame ? known : undefined);
 	return { stored: { revision, practice }, played };
 }
 

@@ -1,9 +1,18 @@
 import { faultsIn } from '$core/checks';
 import type { Practice } from '$core/model/practice';
-import { type Evaluation, type PracticeSummary, summaryOf } from '$core/playing';
-import type { LedgerRow } from '$core/season';
+import { sameValue } from '$core/base';
+import {
+	evaluate,
+	strainOf,
+	summaryOf,
+	type Evaluation,
+	type PracticeSummary
+} from '$core/playing';
+import { withDrills } from '$core/practice';
+import { ledgerRows, type LedgerRow } from '$core/season';
 import type { Db, Queryable } from '../../database';
 import {
+	forgetSummariesFrom,
 	hasUnsummed,
 	isHeld,
 	listUnsummed,
@@ -11,8 +20,9 @@ import {
 	setSummary
 } from '../../repositories/practices';
 import { holdTeam } from '../../repositories/teams';
-import type { Played } from '../../memory';
-import { play } from './play';
+import { memoryOf, type Played } from '../../memory';
+import { loadBefore } from './before';
+import { drillsOf, emptyContext, teamOf } from './play';
 
 const sumUp = (evaluation: Evaluation): PracticeSummary =>
 	summaryOf(
@@ -20,9 +30,43 @@ const sumUp = (evaluation: Evaluation): PracticeSummary =>
 		faultsIn(evaluation).map(({ severity }) => severity)
 	);
 
+/**
+ * Plays a practice with what its team had on that day, and with what came before it in the season; what
+ * `last` has in common is not played again.
+ */
+async function play(db: Queryable, practice: Practice, last?: Played): Promise<Played> {
+	const team = await teamOf(db, practice);
+	// The same practice was played a moment ago: whatever changes before it makes it forgotten.
+	const { date, start } = last?.evaluation.practice ?? {};
+	const isSameDay = date === practice.date && start === practice.start;
+	const before =
+		(isSameDay && last?.evaluation.context.before) || (await loadBefore(db, team, practice));
+	const drills = await drillsOf(db, team, practice);
+	const context = { ...withDrills(emptyContext(team, practice), drills), before };
+	const evaluation = evaluate(practice, context, last?.evaluation);
+	return { evaluation, rows: ledgerRows(evaluation) };
+}
+
 /** The ledger rows of a practice as it stands, played with what its team had on that day. */
 export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
 	return (await play(tx, practice)).rows;
+}
+
+/** Whether a practice costs its players something else than before, or has other players. */
+const costsOtherwise = ({ evaluation: is }: Played, { evaluation: was }: Played): boolean =>
+	is.practice.date !== was.practice.date ||
+	!sameValue(is.practice.expected, was.practice.expected) ||
+	!sameValue(strainOf(is), strainOf(was));
+
+/** Later practices of the team are checked with what this one costs: they are played again. */
+export async function forgetLater(
+	tx: Queryable,
+	{ teamId, id, date }: Pick<Practice, 'teamId' | 'id' | 'date'>
+): Promise<void> {
+	await forgetSummariesFrom(tx, { teamId, id, date });
+	const { played } = memoryOf(tx);
+	for (const [key, { evaluation }] of played.entries())
+		if (evaluation.practice.teamId === teamId && evaluation.practice.id !== id) played.delete(key);
 }
 
 /**
@@ -37,6 +81,22 @@ export async function storePlanned(
 	const played = await play(tx, practice, before);
 	await replaceLedger(tx, practice, { state: 'planned', rows: played.rows, before: before?.rows });
 	await setSummary(tx, practice, sumUp(played.evaluation));
+	return played;
+}
+
+/**
+ * The same for a practice that somebody has changed or added: what comes after it in the season is checked
+ * with what it costs, and is played again where that is something else.
+ */
+export async function storeChanged(
+	tx: Queryable,
+	practice: Practice,
+	before?: Played
+): Promise<Played> {
+	const played = await storePlanned(tx, practice, before);
+	const was = before?.evaluation.practice.date ?? practice.date;
+	const date = was < practice.date ? was : practice.date;
+	if (!before || costsOtherwise(played, before)) await forgetLater(tx, { ...practice, date });
 	return played;
 }
 

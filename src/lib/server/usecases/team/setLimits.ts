@@ -35,9 +35,11 @@ export async function setLimits(
 		)
 			return fail({ path: [key], message: say(texts.outOfRange, { least, most, measure: unit }) });
 	}
-	const ages = shape.value.playersAnAdult?.map(({ under }) => under) ?? [];
-	if (ages.some((age, index) => index > 0 && age <= ages[index - 1]))
-		return fail({ path: ['playersAnAdult'], message: say(texts.agesMustGoUp) });
+	for (const key of ['playersAnAdult', 'standSeconds'] as const) {
+		const ages = shape.value[key]?.map(({ under }) => under) ?? [];
+		if (ages.some((age, index) => index > 0 && age <= ages[index - 1]))
+			return fail({ path: [key], message: say(texts.agesMustGoUp) });
+	}
 	const own = Object.fromEntries(
 		Object.entries(shape.value).filter(
 			([key, value]) => !sameValue(value, DEFAULT_LIMITS[key as keyof Limits])
