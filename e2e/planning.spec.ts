@@ -76,7 +76,9 @@ test('two players change places by keys and by drag, and what it does is said fi
 	const [one, other] = [await nameOf(first, 0), await nameOf(second, 1)];
 	await first.getByRole('button').nth(0).focus();
 	await page.keyboard.press('s');
-	await expect(dialog.locator('.swap [role=status]')).toContainText(`whom ${one} changes places with`);
+	await expect(dialog.locator('.swap [role=status]')).toContainText(
+		`whom ${one} changes places with`
+	);
 	await second.getByRole('button').nth(1).focus();
 	await expect(dialog.locator('.swap [role=status]')).toHaveText(
 		/: spread of ratings [\d.]+ → [\d.]+, together before \d+ → \d+\./

@@ -125,7 +125,8 @@ export const VALUES = {
 	]),
 	'restricted-player': shapeOf({
 		from: says(Type.String(), 'What they are kept out of'),
-		setBy: says(Type.String(), 'The practitioner who set it'),
+		setBy: says(Type.String(), 'Who set it'),
+		reason: Type.Optional(says(Label, 'Why, in a few words')),
 		until: Type.Optional(says(Day, 'Last day, included'))
 	}),
 	'contact-day': shapeOf({

@@ -139,12 +139,15 @@ const SENTENCES: Sentences = {
 			? say(texts.adultsInCharge, told)
 			: say(texts.adultsInChargeUntil, { ...told, clock: clock(values.until) });
 	},
-	'restricted-player': ({ from, until, setBy }, { say, names, blocks, at }) => {
-		const told = { ...blocks, person: names.player(at.player ?? ''), from, setBy };
-		return until
-			? say(texts.restrictedPlayerUntil, { ...told, until: dayName(until) })
-			: say(texts.restrictedPlayer, told);
-	},
+	'restricted-player': ({ from, until, setBy, reason = '' }, { say, names, blocks, at }) =>
+		say(texts.restrictedPlayer, {
+			...blocks,
+			...{ from, setBy, reason },
+			person: names.player(at.player ?? ''),
+			isSaid: reason !== '',
+			isOpen: until === undefined,
+			until: until === undefined ? '' : dayName(until)
+		}),
 	'contact-day': ({ minutes, limit }, { say, blocks }) =>
 		say(texts.contactDay, { ...blocks, minutes, limit }),
 	'contact-week': ({ minutes, limit }, { say, blocks }) =>

@@ -5,7 +5,7 @@ import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';
 import { placedIn } from './placing';
 
-/** A player is in a block that a licensed practitioner keeps them out of. */
+/** A player is in a block that a licensed practitioner, or a coach, keeps them out of. */
 export const restrictedPlayer: Rule<'restricted-player'> = {
 	find: (evaluation) =>
 		playedBlocks(evaluation).flatMap(({ runs }) => {
@@ -14,14 +14,19 @@ export const restrictedPlayer: Rule<'restricted-player'> = {
 			return players.flatMap((id): Trouble<'restricted-player'>[] => {
 				const restriction = keptOutOf(evaluation.context.playerById.get(id), block, evaluation);
 				if (!restriction) return [];
-				const { from, until, setBy } = restriction;
+				const { from, until, setBy, reason } = restriction;
 				const { fromSecond } = runs.find(({ run }) => run.players.includes(id))?.run ?? {};
 				return [
 					{
 						code: 'restricted-player',
 						severity: 'stop',
 						at: { player: id, period: period.id, block: block.id, fromSecond },
-						values: { from, setBy, ...(until !== undefined && { until }) }
+						values: {
+							from,
+							setBy,
+							...(reason !== undefined && { reason }),
+							...(until !== undefined && { until })
+						}
 					}
 				];
 			});

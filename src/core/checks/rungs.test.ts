@@ -2,8 +2,9 @@ import { expect, test } from 'vitest';
 import { demoContext, demoPractice, demoPractices } from '../../../tests/support/demo';
 import type { RungChange } from '../model/drill';
 import type { Practice } from '../model/practice';
+import { areaOf } from '../model/skill';
 import type { Restriction } from '../model/team';
-import { evaluate } from '../playing';
+import { evaluate, rungsRun } from '../playing';
 import { applyEdit, type Context, type Edit, toContext } from '../practice';
 import { describeEdit, describeFinding, faultsIn, fixesFor, type FindingCode } from '.';
 import { speaker } from '$words';
@@ -128,6 +129,30 @@ test('a restriction holds from its first day to its last, both of them included'
 	expect(describeFinding(fault, { practice, context }, say)).toContain(
 		'is kept out of contact up to and including 6 April 2027 by Dr Vane'
 	);
+});
+
+test('a coach’s own reasons keep players out of drills they name, and of all that train a skill', () => {
+	const drill = plain.drills.find(({ id }) => id === 'channel-duel');
+	const own = (what: object) =>
+		of(demoPractice(), kept({ from: 'drills', by: 'coach', ...what }), 'restricted-player');
+	const named = own({ drills: ['channel-duel'], reason: 'cannot stop yet' });
+	expect(named.map(({ at }) => at.block)).toEqual(['duel']);
+	const context = kept({ from: 'drills' });
+	const practice = demoPractice();
+	expect(describeFinding(named[0], { practice, context }, say)).toContain(
+		'is kept out of some drills by Dr Vane (cannot stop yet), and is in Channel duel.'
+	);
+	const area = areaOf(drill?.skills[0].skill ?? '');
+	const blocks = new Set(own({ skills: [area] }).map(({ at }) => at.block));
+	const trained = evaluate(practice, context)
+		.runs.filter(({ run }) => run.players.includes('p02'))
+		.filter(({ run: { drill: run, block } }) =>
+			(run ? rungsRun(block, run) : []).some(({ skills }) =>
+				skills.some(({ skill }) => areaOf(skill) === area)
+			)
+		);
+	expect(blocks).toEqual(new Set(trained.map(({ run }) => run.block.id)));
+	expect(own({ drills: ['not-one-of-them'] })).toEqual([]);
 });
 
 test('kept out of contact is out of any contact, and of a live drill with opponents', () => {

@@ -1,13 +1,32 @@
 import Type, { type Static } from 'typebox';
 import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text, says } from './fields';
 
-/** Something that a licensed practitioner keeps a player out of. */
+/** Something that a licensed practitioner keeps a player out of, or a coach for reasons of their own. */
 export const Restriction = Type.Object(
 	{
-		from: says(Type.Enum(['contact', 'running']), 'What the player is kept out of'),
+		from: says(
+			Type.Enum(['contact', 'running', 'drills']),
+			'What the player is kept out of: `drills` are those that `drills` and `skills` name'
+		),
+		by: Type.Optional(
+			says(
+				Type.Enum(['practitioner', 'coach']),
+				'Who has said so; a licensed practitioner where it is not said: only one lifts it'
+			)
+		),
+		reason: Type.Optional(says(Name, 'Why, in a few words: cannot catch yet')),
+		drills: Type.Optional(
+			says(Type.Array(Id, { maxItems: 200 }), 'Ids of drills that they are kept out of')
+		),
+		skills: Type.Optional(
+			says(
+				Type.Array(Id, { maxItems: 40 }),
+				'Ids of skill areas: every drill that trains one of them'
+			)
+		),
 		since: Type.Optional(says(Day, 'The first day that it holds on; always where it is not said')),
 		until: Type.Optional(says(Day, 'The last day that it holds on; open where it is not said')),
-		setBy: says(Name, 'The licensed practitioner who set it'),
+		setBy: says(Name, 'Who set it, by name'),
 		cleared: Type.Optional(
 			says(
 				Type.Object(

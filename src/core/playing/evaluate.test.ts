@@ -4,7 +4,7 @@ import { simulate } from '../drill';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
 import { resizePeriods, splitIntoStations, stationPlayers, suggestStations } from '../building';
 import { applyEdit } from '../practice';
-import { evaluate, intervalAt, laidCopies, standingsAt, type Track } from '.';
+import { evaluate, intervalAt, laidCopies, standingsAt, stepsOf, type Track } from '.';
 
 const context = demoContext();
 const practice = demoPractice();
@@ -30,6 +30,54 @@ describe('evaluate', () => {
 		for (const track of evaluation.players.values()) expectWhole(track, 90 * 60);
 		for (const track of evaluation.adults.values()) expectWhole(track, 90 * 60);
 	});
+
+	test.each(demoTeams())(
+		'adds up what %s has against opponents, without them, and in line',
+		(team) => {
+			const around = demoContext(team);
+			for (const own of demoPractices(team).slice(-3)) {
+				const { players, runs, figures } = evaluate(own, around);
+				/** Whether a run is on a step with opponents at a second. */
+				const isOpposed = (block: string, player: string, second: number) =>
+					runs
+						.filter(({ run }) => run.block.id === block && run.players.includes(player))
+						.flatMap(stepsOf)
+						.some(
+							({ drill, fromSecond, toSecond }) =>
+								fromSecond <= second &&
+								second < toSecond &&
+								drill.spots.some(({ role }) => role === 'opponent')
+						);
+				const shares = [...players].map(([player, track]) => {
+					const sum = (is: (each: Track[number]) => boolean) =>
+						track.filter(is).reduce((all, each) => all + each.toSecond - each.fromSecond, 0) /
+						(own.minutes * 60);
+					const isBusy = ({ state }: Track[number]) => state === 'active' || state === 'help';
+					const opposed = sum(
+						(each) =>
+							isBusy(each) &&
+							isOpposed(each.block ?? '', player, (each.fromSecond + each.toSecond) / 2)
+					);
+					return { busy: sum(isBusy), opposed, standing: sum(({ state }) => state === 'wait') };
+				});
+				const mean = (of: (each: (typeof shares)[number]) => number) =>
+					shares.reduce((all, each) => all + of(each), 0) / shares.length;
+				expect(figures.opposedShare).toBeCloseTo(
+					mean(({ opposed }) => opposed),
+					2
+				);
+				expect(figures.unopposedShare).toBeCloseTo(
+					mean(({ busy, opposed }) => busy - opposed),
+					2
+				);
+				expect(figures.standingShare).toBeCloseTo(
+					mean(({ standing }) => standing),
+					2
+				);
+				expect(figures.opposedShare + figures.unopposedShare).toBeCloseTo(figures.busyShare, 9);
+			}
+		}
+	);
 
 	test('lets who comes late join the first run that begins after, and be off until they come', () => {
 		const [late] = practice.expected;

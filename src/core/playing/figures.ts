@@ -12,6 +12,10 @@ export interface PlayerFigures {
 	seconds: Record<State, number>;
 	/** Share of the practice spent doing something: working or helping. */
 	busyShare: number;
+	/** The part of it with opponents on the ground. */
+	opposedShare: number;
+	/** Share of the practice spent in line. */
+	standingShare: number;
 }
 
 /** What the players of a block get from it. Shares are of their whole time in it. */
@@ -30,8 +34,12 @@ export interface BlockFigures {
 export interface Figures {
 	players: PlayerFigures[];
 	blocks: ReadonlyMap<string, BlockFigures>;
-	/** Mean over players of the share of time spent working or helping. */
+	/** Mean over players of the share of time spent working or helping: what is opposed, and the rest of it. */
 	busyShare: number;
+	opposedShare: number;
+	unopposedShare: number;
+	/** Mean over players of the share of time spent in line. */
+	standingShare: number;
 	/** Turns of a player in the whole practice. */
 	turns: Spread;
 }
@@ -87,11 +95,26 @@ function secondsByState(track: Track): Record<State, number> {
 	return { active, help, wait, listen, move, water, setup, off };
 }
 
-function playerFigures(player: string, track: Track, turns: number): PlayerFigures {
+/** What a player has of all runs together. */
+interface Had {
+	turns: number;
+	/** Seconds spent working or helping where opponents are. */
+	opposed: number;
+}
+
+function playerFigures(player: string, track: Track, { turns, opposed }: Had): PlayerFigures {
 	const seconds = secondsByState(track);
 	const whole = Object.values(seconds).reduce((sum, each) => sum + each, 0);
-	const busyShare = whole > 0 ? (seconds.active + seconds.help) / whole : 0;
-	return { player, turns, seconds, busyShare };
+	const busy = seconds.active + seconds.help;
+	const share = (some: number) => (whole > 0 ? some / whole : 0);
+	return {
+		player,
+		turns,
+		seconds,
+		busyShare: share(busy),
+		opposedShare: share(Math.min(opposed, busy)),
+		standingShare: share(seconds.wait)
+	};
 }
 
 function blockFigures(block: string, played: readonly PlayedRun[]): BlockFigures {
@@ -119,22 +142,35 @@ export function figuresOf(
 	runs: readonly PlayedRun[],
 	tracks: ReadonlyMap<string, Track>
 ): Figures {
-	const turns = new Map<string, number>(practice.expected.map((id) => [id, 0]));
+	const had = new Map<string, Had>(practice.expected.map((id) => [id, { turns: 0, opposed: 0 }]));
 	const byBlock = new Map<string, PlayedRun[]>();
 	for (const played of runs) {
 		const { id } = played.run.block;
 		const list = byBlock.get(id);
 		if (list) list.push(played);
 		else byBlock.set(id, [played]);
-		for (const { player, reps } of played.sums) turns.set(player, (turns.get(player) ?? 0) + reps);
+		for (const { player, reps, opposedSeconds } of played.sums) {
+			const own = had.get(player);
+			if (!own) continue;
+			own.turns += reps;
+			own.opposed += opposedSeconds;
+		}
 	}
 	const players = practice.expected.map((id) =>
-		playerFigures(id, tracks.get(id) ?? [], turns.get(id) ?? 0)
+		playerFigures(id, tracks.get(id) ?? [], had.get(id) ?? { turns: 0, opposed: 0 })
 	);
+	const mean = (of: (each: PlayerFigures) => number) => spreadOf(players.map(of)).mean;
+	const [busyShare, opposedShare] = [
+		mean((each) => each.busyShare),
+		mean((each) => each.opposedShare)
+	];
 	return {
 		players,
 		blocks: new Map([...byBlock].map(([id, played]) => [id, blockFigures(id, played)])),
-		busyShare: spreadOf(players.map(({ busyShare }) => busyShare)).mean,
+		busyShare,
+		opposedShare,
+		unopposedShare: busyShare - opposedShare,
+		standingShare: mean((each) => each.standingShare),
 		turns: spreadOf(players.map((each) => each.turns))
 	};
 }

@@ -27,6 +27,8 @@ export interface RunSums {
 	help: number;
 	activeSeconds: number;
 	helpSeconds: number;
+	/** Of the working and helping seconds, those of steps with opponents. */
+	opposedSeconds: number;
 	waitSeconds: number;
 	longestWaitSeconds: number;
 }
@@ -139,7 +141,16 @@ function readySteps({ block, copy, drill, players, adults }: PlannedRun): Weighe
 	});
 }
 
-function sumUp(run: PlannedRun, tallies: readonly Tally[], waitable: number): RunSums[] {
+/** Whether somebody works against the workers of a step. */
+const isOpposed = ({ drill }: ReadyStep): boolean =>
+	drill.spots.some(({ role }) => role === 'opponent');
+
+function sumUp(
+	run: PlannedRun,
+	{ steps, tallies }: { steps: readonly ReadyStep[]; tallies: readonly Tally[] },
+	waitable: number
+): RunSums[] {
+	const opposed = tallies.filter((_, index) => isOpposed(steps[index]));
 	return run.players.map((player, index) => {
 		const sum = (of: (tally: Tally) => number[]) =>
 			tallies.reduce((total, tally) => total + of(tally)[index], 0);
@@ -151,6 +162,10 @@ function sumUp(run: PlannedRun, tallies: readonly Tally[], waitable: number): Ru
 			help: sum((tally) => tally.help),
 			activeSeconds,
 			helpSeconds,
+			opposedSeconds: opposed.reduce(
+				(total, tally) => total + tally.activeSeconds[index] + tally.helpSeconds[index],
+				0
+			),
 			waitSeconds: Math.max(0, waitable - activeSeconds - helpSeconds),
 			longestWaitSeconds: Math.max(0, ...tallies.map((tally) => tally.longestWaitSeconds[index]))
 		};
@@ -179,7 +194,7 @@ function standing(run: PlannedRun, arriveSeconds: number, fault: Failure | null)
 	const playsFrom = Math.min(seconds, arriveSeconds);
 	recorder.everyone(0, playsFrom, 'move');
 	recorder.everyone(playsFrom, seconds, fault ? 'wait' : 'listen');
-	const sums = sumUp(run, [], fault ? seconds - playsFrom : 0);
+	const sums = sumUp(run, { steps: [], tallies: [] }, fault ? seconds - playsFrom : 0);
 	const passes = run.drill ? passesPlanned(run, playsFrom) : [];
 	const own = { sums, intervals: recorder.tracks, turns: [], passes, playsFrom };
 	const nothing = { steps: [], tallies: [], fault, arriveSeconds, own };
@@ -249,7 +264,7 @@ export function playRun(run: PlannedRun, arriveSeconds: number, context: Context
 		};
 	});
 	if (!tallies) return standing(run, arriveSeconds, TOO_MANY_PASSES);
-	const sums = sumUp(run, tallies, running);
+	const sums = sumUp(run, { steps, tallies }, running);
 	const own = { sums, intervals: recorder.tracks, turns, passes, playsFrom };
 	return { run, steps, tallies, fault: null, arriveSeconds, own, ...at(run.fromSecond, own) };
 }

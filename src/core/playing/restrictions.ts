@@ -1,5 +1,6 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
+import { areaOf } from '../model/skill';
 import type { Limits, Player, Restriction } from '../model/team';
 import { drillOf, type Plan } from '../practice';
 import { isStation } from './schedule';
@@ -14,12 +15,17 @@ export const holdsOn = (
 	(until === undefined || date <= until) &&
 	(!cleared || date < cleared.on);
 
-/** Whether a drill is one that a restriction keeps players out of: contact, a live opponent, or running. */
+/**
+ * Whether a drill is one that a restriction keeps players out of: contact, a live opponent, running, or what
+ * it names itself.
+ */
 function isRuledOut(
-	{ from }: Restriction,
-	{ contact, live, spots, effort }: Drill,
+	{ from, drills = [], skills = [] }: Restriction,
+	{ id, contact, live, spots, effort, skills: trained }: Drill,
 	{ restrictedContact, restrictedEffort }: Limits
 ): boolean {
+	if (from === 'drills')
+		return drills.includes(id) || trained.some(({ skill }) => skills.includes(areaOf(skill)));
 	if (from === 'running') return effort >= restrictedEffort;
 	const meetsOpponents = live === true && spots.some(({ role }) => role === 'opponent');
 	return contact >= restrictedContact || meetsOpponents;

@@ -87,7 +87,9 @@ export default messages({
 	undoButton: 'Undo',
 	changeWhenAndWhere: 'Change when and where',
 	redoButton: 'Redo',
-	ofTheTimeBusy: 'of the time busy',
+	ofTheTimeBusy: 'busy: {opposed} opposed · {standing} in line',
+	sharesSay:
+		'Shares of the time of {aPlayer}: working or helping, the part of it with {opponents} on the {ground}, and standing in line.',
 	toFix: 'to fix',
 	ofMinutes: 'of {minutes}',
 	week: ', week {week}',

@@ -47,9 +47,8 @@ export default messages({
 		'{count, plural, one {# {player}} other {# {players}}} of this age need {needed, plural, one {# {adult}} other {# {adults}}} who may have them in charge (one for {each}); {has, plural, one {# is} other {# are}} there.',
 	adultsInChargeUntil:
 		'{count, plural, one {# {player}} other {# {players}}} of this age need {needed, plural, one {# {adult}} other {# {adults}}} who may have them in charge (one for {each}); {has, plural, one {# is} other {# are}} there until {clock}.',
-	restrictedPlayer: '{person} is kept out of {from} by {setBy}, and is in {where}.',
-	restrictedPlayerUntil:
-		'{person} is kept out of {from} up to and including {until} by {setBy}, and is in {where}.',
+	restrictedPlayer:
+		'{person} is kept out of {from, select, contact {contact} running {running} other {some {drills}}}{isOpen, select, true {} other { up to and including {until}}} by {setBy}{isSaid, select, true { ({reason})} other {}}, and is in {where}.',
 	contactDay:
 		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today; the limit is {limit}.',
 	loadDay:

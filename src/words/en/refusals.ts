@@ -24,6 +24,10 @@ export default messages({
 	notASkill: '“{name}” is not one of this team’s skill areas',
 	agesUpsideDown: 'ends at {to}, before it begins at {from}',
 	noPlayer: 'There is no such {player} in this squad.',
+	onlyAPractitionerLifts:
+		'that {name} has set stay: only a licensed practitioner lifts them. Enter who did, and from which day.',
+	outOfWhat: 'choose {drills} or skill areas',
+	aCoachsOwnEnds: 'is the coach’s own: set its last day, or remove it',
 	lastDayFirst: 'The last day is before the first.',
 	squadIsFull: 'A squad can have {most} {players} at most.',
 	isTwice: 'is there twice',

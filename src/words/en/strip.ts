@@ -14,6 +14,7 @@ export default messages({
 	no: 'No.',
 	turns: '{Turns}',
 	busy: 'Busy',
+	opposed: 'Opposed',
 	worksMin: 'Works, min',
 	helpsMin: 'Helps, min',
 	waitsMin: 'Waits, min',

@@ -68,7 +68,12 @@
 		</div>
 		<div>
 			<dd><strong>{percent(figures.busyShare)}</strong></dd>
-			<dt>{say(texts.ofTheTimeBusy)}</dt>
+			<dt title={say(texts.sharesSay)}>
+				{say(texts.ofTheTimeBusy, {
+					opposed: percent(figures.opposedShare),
+					standing: percent(figures.standingShare)
+				})}
+			</dt>
 		</div>
 		<div>
 			<dd><strong>{round(figures.turns.mean)}</strong></dd>

@@ -11,12 +11,13 @@
 	const say = useWords();
 	const player = (id: string) => evaluation.context.playerById.get(id);
 	const numbers = $derived(
-		rows.map(({ player: id, turns, busyShare, seconds }) => ({
+		rows.map(({ player: id, turns, busyShare, opposedShare, seconds }) => ({
 			id,
 			name: player(id)?.name ?? id,
 			number: player(id)?.number ?? '',
 			turns,
 			busyShare,
+			opposedShare,
 			...seconds
 		}))
 	);
@@ -35,6 +36,11 @@
 			key: 'busyShare' as const,
 			heading: say(texts.busy),
 			shown: (row: (typeof numbers)[number]) => percent(row.busyShare)
+		},
+		{
+			key: 'opposedShare' as const,
+			heading: say(texts.opposed),
+			shown: (row: (typeof numbers)[number]) => percent(row.opposedShare)
 		},
 		minutes('active', say(texts.worksMin)),
 		minutes('help', say(texts.helpsMin)),

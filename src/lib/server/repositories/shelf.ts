@@ -141,6 +141,19 @@ export async function listAtHand(db: Queryable, teamId: string, most: number): P
 	);
 }
 
+/** Ids and names of the drills on a team's shelf, by name. */
+export async function listDrillNames(
+	db: Queryable,
+	teamId: string
+): Promise<{ id: string; name: string }[]> {
+	const { rows } = await db.query<{ id: string; name: string }>(
+		`select drill_id as id, name from drill_revision d where team_id = $1 and ${ON_SHELF}
+		 order by name, drill_id`,
+		[teamId]
+	);
+	return rows;
+}
+
 /** How many drills a team has on its shelf. */
 export async function countOnShelf(db: Queryable, teamId: string): Promise<number> {
 	const { rows } = await db.query<{ count: number }>(

@@ -65,10 +65,44 @@ describe('a player’s own page', () => {
 				restrictions: [{ from: 'contact', setBy: 'x', since: '2027-04-10', until: '2027-04-09' }]
 			}
 		],
+		[
+			'restrictions[0].drills',
+			'p01',
+			{ note: '', restrictions: [{ from: 'drills', by: 'coach', setBy: 'x', skills: [] }] }
+		],
 		['', 'head', { note: '', restrictions: [] }]
 	])('is refused at %s', async (path, id, value) => {
 		expect(placeOf(await savePerson(db, { teamId, id, facts: value }))).toBe(path);
 	});
+});
+
+test('what a practitioner has set only one lifts; what a coach has set a coach ends', async () => {
+	const save = async (...restrictions: object[]) =>
+		savePerson(db, { teamId, id: 'p02', facts: { note: '', restrictions } });
+	const knee = { from: 'running', since: today, until: '2027-05-01', setBy: 'Dr Vane' };
+	const own = {
+		from: 'drills',
+		by: 'coach',
+		reason: 'cannot catch yet',
+		skills: ['receiving'],
+		setBy: 'Ada'
+	};
+	expect(await save(knee, own)).toMatchObject({ ok: true });
+	for (const lighter of [
+		[],
+		[{ ...knee, until: '2027-04-20' }],
+		[{ ...knee, by: 'coach' }],
+		[{ ...knee, from: 'contact' }],
+		[{ ...knee, since: '2027-04-10' }]
+	])
+		expect(placeOf(await save(...lighter))).toBe('restrictions');
+	expect(await save({ ...knee, until: '2027-06-01' })).toMatchObject({ ok: true });
+	const lifted = { ...knee, until: '2027-06-01', cleared: { by: 'Dr Vane', on: today } };
+	expect(await save(lifted)).toMatchObject({ ok: true });
+	expect(placeOf(await save({ ...knee, until: '2027-06-01' }))).toBe('restrictions');
+	expect(placeOf(await save(lifted, { ...own, cleared: { by: 'x', on: today } }))).toBe(
+		'restrictions[1].cleared'
+	);
 });
 
 describe('adults', () => {

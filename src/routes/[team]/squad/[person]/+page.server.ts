@@ -3,6 +3,7 @@ import { reading, todayOf, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireSurroundings } from '$lib/server/pages';
 import { deletePerson } from '$lib/server/repositories/people';
+import { listDrillNames } from '$lib/server/repositories/shelf';
 import { loadPerson } from '$lib/server/usecases/people/person';
 import { factsStored, savePerson } from '$lib/server/usecases/people/savePerson';
 import { stampOf, submissionOf } from '$lib/server/usecases/submission';
@@ -17,7 +18,8 @@ export const load: PageServerLoad = ({ params }) =>
 		const { team } = await requireSurroundings(db, params.team, today);
 		const person = await loadPerson(db, params.team, params.person);
 		if (!person) error(404, say(texts.noPlayer));
-		return { team, today, stamp: stampOf(factsStored(person.person)), ...person };
+		const drills = await listDrillNames(db, params.team);
+		return { team, today, drills, stamp: stampOf(factsStored(person.person)), ...person };
 	});
 
 export const actions: Actions = {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+	import { Button, TextArea } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
@@ -12,6 +12,7 @@
 	import RemoveDialog from '$lib/components/page/RemoveDialog.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/squad';
+	import RestrictionFields from '$lib/components/squad/RestrictionFields.svelte';
 	import PersonRecord from '$lib/components/squad/PersonRecord.svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -48,6 +49,7 @@
 			setBy: say(texts.setByField),
 			since: say(texts.firstDayField),
 			until: say(texts.lastDayField),
+			drills: say(texts.drillsField),
 			'cleared.by': say(texts.liftedByField),
 			'cleared.on': say(texts.liftedFromField)
 		};
@@ -56,24 +58,8 @@
 			field: fields[field] ?? field
 		});
 	});
-	const DAYS = [
-		['since', say(texts.firstDay)],
-		['until', say(texts.lastDayIncludedOpenIfEmpty)]
-	] as const;
 	const fault = (index: number, field: string) =>
 		misfit && pathText(misfit.path) === `restrictions[${index}].${field}` ? misfit.message : '';
-
-	function change(index: number, set: Partial<Record<keyof Restriction, unknown>>) {
-		const next = Object.fromEntries(
-			Object.entries({ ...restrictions[index], ...set }).filter(([, value]) => value !== '')
-		);
-		restrictions = restrictions.with(index, next as Restriction);
-	}
-	/** Lifted where a name or a day is said. */
-	function clear(index: number, set: { by?: string; on?: string }) {
-		const { by, on } = { by: '', on: data.today, ...restrictions[index].cleared, ...set };
-		change(index, { cleared: by === '' ? '' : { by, on } });
-	}
 </script>
 
 <Page
@@ -114,63 +100,16 @@
 				{say(texts.onlyALicensedPractitionerSetsAnd)}
 			</p>
 			{#each restrictions as restriction, index (index)}
-				<fieldset>
-					<legend>{say(texts.restriction, { index: index + 1 })}</legend>
-					<Select
-						id="from-{index}"
-						labelText={say(texts.keptOutOf)}
-						size="sm"
-						selected={restriction.from}
-						on:update={(event) => change(index, { from: event.detail })}
-					>
-						<SelectItem value="contact" text={say(texts.contact)} />
-						<SelectItem value="running" text={say(texts.running)} />
-					</Select>
-					{#each DAYS as [field, label] (field)}
-						<TextInput
-							id="{field}-{index}"
-							type="date"
-							size="sm"
-							labelText={label}
-							value={restriction[field] ?? ''}
-							on:input={(event) => change(index, { [field]: event.detail ?? '' })}
-							invalid={!!fault(index, field)}
-							invalidText={fault(index, field)}
-						/>
-					{/each}
-					<TextInput
-						id="by-{index}"
-						size="sm"
-						labelText={say(texts.setBy)}
-						value={restriction.setBy ?? ''}
-						on:input={(event) => change(index, { setBy: event.detail ?? '' })}
-						invalid={!!fault(index, 'setBy')}
-						invalidText={say(texts.whoSetIt)}
-					/>
-					<TextInput
-						id="cleared-{index}"
-						size="sm"
-						labelText={say(texts.liftedBy)}
-						value={restriction.cleared?.by ?? ''}
-						on:input={(event) => clear(index, { by: String(event.detail ?? '') })}
-					/>
-					<TextInput
-						id="cleared-on-{index}"
-						type="date"
-						size="sm"
-						labelText={say(texts.liftedFrom)}
-						disabled={!restriction.cleared}
-						value={restriction.cleared?.on ?? ''}
-						on:input={(event) => clear(index, { on: String(event.detail ?? '') })}
-					/>
-					<button
-						type="button"
-						class="link"
-						aria-label={say(texts.removeRestriction, { index: index + 1 })}
-						onclick={() => (restrictions = restrictions.toSpliced(index, 1))}
-						>{say(texts.remove)}</button
-					>
-				</fieldset>
+				<RestrictionFields
+					{restriction}
+					{index}
+					today={data.today}
+					areas={data.team.skillAreas}
+					drills={data.drills}
+					fault={(field) => fault(index, field)}
+					onchange={(next) => (restrictions = restrictions.with(index, next))}
+					onremove={() => (restrictions = restrictions.toSpliced(index, 1))}
+				/>
 			{:else}
 				<p>{say(texts.nothing)}</p>
 			{/each}
@@ -214,21 +153,6 @@
 		font-size: 13px;
 		line-height: 1.4;
 	}
-	fieldset {
-		border: 0;
-		border-top: 1px solid var(--rule);
-		padding: 10px 0 14px;
-		display: grid;
-		grid-template-columns: 1fr 1fr 1.3fr;
-		gap: 10px 16px;
-		align-items: end;
-	}
-	legend {
-		float: left;
-		grid-column: 1 / -1;
-		font-weight: 650;
-		padding: 0;
-	}
 	.actions {
 		display: flex;
 		gap: 12px;
@@ -237,9 +161,6 @@
 	@media (max-width: 672px) {
 		.columns {
 			grid-template-columns: 1fr;
-		}
-		fieldset {
-			grid-template-columns: 1fr 1fr;
 		}
 	}
 </style>
