@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { simulate } from '../drill';
 import { demoContext } from '../../../tests/support/demo';
-import { givenByPlayers, ladderNumbers } from '.';
+import { givenByPlayers, givenOrNot, ladderNumbers, linesOf } from '.';
 
 const { shelf } = demoContext('harbour-minis');
 const drill = (id: string) => {
@@ -27,4 +27,26 @@ test('a ladder gives each rung with the nearest number that it takes', () => {
 	expect(ladder.map(({ id }) => id)).toEqual([undefined, 'three', 'free-crab']);
 	expect(ladder.map(({ given }) => given?.players)).toEqual([3, 4, 3]);
 	expect(ladder.every(({ given }) => given !== null)).toBe(true);
+});
+
+test('lines at the start change what each gets, and must hold everybody', () => {
+	const asked = { minutes: 10, adults: 0 };
+	const duel = demoContext().shelf.find(({ id }) => id === 'channel-duel');
+	if (!duel) throw new Error('no duel');
+	const lines = linesOf(duel, 9, asked);
+	expect(lines.reduce((sum, [, count]) => sum + count, 0)).toBe(9);
+	const dealt = givenOrNot(duel, 9, asked);
+	const same = givenOrNot(duel, 9, { ...asked, start: Object.fromEntries(lines) });
+	expect(same).toEqual(dealt);
+	const [[first, own], ...rest] = lines;
+	expect(own).toBeGreaterThan(1);
+	const [last] = rest.at(-1) ?? [''];
+	const moved = Object.fromEntries(
+		lines.map(([id, count]) => [id, id === first ? count - 1 : id === last ? count + 1 : count])
+	);
+	const run = simulate({ drill: duel, players: 9, adults: 0, minutes: 10, start: moved });
+	expect(run.ok).toBe(true);
+	const short = givenOrNot(duel, 9, { ...asked, start: { ...moved, [first]: own - 2 } });
+	expect(short).toMatchObject({ ok: false, failure: { path: ['start'] } });
+	expect(linesOf(duel, 1, asked)).toEqual([]);
 });

@@ -1,5 +1,6 @@
 import { mean } from 'd3-array';
-import { resolveDrill, simulate, type SimulateOutput } from '../drill';
+import { ok, type Outcome } from '../base';
+import { playerSystem, resolveDrill, simulate, startingLines, type SimulateOutput } from '../drill';
 import type { Drill } from '../model/drill';
 import { runningShare } from './sizeHere';
 
@@ -21,6 +22,8 @@ export interface Asked {
 	minutes: number;
 	/** Adults who may hold spots. */
 	adults: number;
+	/** Players at each spot and its line at the start, by spot; as they are dealt where it is not said. */
+	start?: Readonly<Record<string, number>>;
 }
 
 function sidesOf(perPlayer: SimulateOutput['perPlayer']): Given['sides'] {
@@ -33,24 +36,45 @@ function sidesOf(perPlayer: SimulateOutput['perPlayer']): Given['sides'] {
 	});
 }
 
-/** What a drill gives with so many players; null where it does not run with them. */
-export function givenWith(drill: Drill, players: number, asked: Asked): Given | null {
-	const { rung, minutes, adults } = asked;
+/** What a drill gives with so many players; why not where it does not run so. */
+export function givenOrNot(drill: Drill, players: number, asked: Asked): Outcome<Given> {
+	const { rung, minutes, adults, start } = asked;
 	// As a block of so many minutes gives it, what explaining and stops take off it left out.
 	const running = runningShare(drill, { minutes });
 	const run = simulate({
-		...{ drill, players, adults, ...(rung && { rung }) },
+		...{ drill, players, adults, ...(rung && { rung }), ...(start && { start: { ...start } }) },
 		minutes: minutes * running
 	});
-	if (!run.ok) return null;
+	if (!run.ok) return run;
 	const { reps, share, perPlayer } = run.value;
-	return {
+	return ok({
 		players,
 		turns: reps,
 		waitShare: share.wait * running,
 		longestWaitSeconds: Math.max(0, ...perPlayer.map((each) => each.longestWaitSeconds)),
 		sides: sidesOf(perPlayer)
-	};
+	});
+}
+
+/** What a drill gives with so many players; null where it does not run with them. */
+export function givenWith(drill: Drill, players: number, asked: Asked): Given | null {
+	const given = givenOrNot(drill, players, asked);
+	return given.ok ? given.value : null;
+}
+
+/** How players stand at the start of a drill on a rung: how many at each spot; none where it does not run. */
+export function linesOf(
+	drill: Drill,
+	players: number,
+	{ rung, adults }: Pick<Asked, 'rung' | 'adults'>
+): [string, number][] {
+	const run = resolveDrill(drill, rung);
+	const system = run.ok ? playerSystem(run.value, adults) : run;
+	if (!system.ok || system.value.needed > players) return [];
+	return startingLines(
+		system.value,
+		Array.from({ length: players }, (_, index) => ({ id: String(index) }))
+	);
 }
 
 /** What a drill gives with every number of players that one copy takes. */

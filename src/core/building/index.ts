@@ -9,7 +9,7 @@ export {
 } from './climbs';
 export { splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
-export { givenByPlayers, givenWith, ladderNumbers, type Given } from './given';
+export { givenByPlayers, givenOrNot, givenWith, ladderNumbers, linesOf, type Given } from './given';
 export { blockAfter, laneForUnit, unitBeside } from './lanes';
 export { periodFromDrill, plainPeriod } from './newPeriod';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';

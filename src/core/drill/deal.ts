@@ -51,6 +51,10 @@ export function deal(system: System, players: readonly Runner[]): number[][] {
 	return lines;
 }
 
+/** How many players are at each spot and in its line when a run starts, by the spot's id, in their order. */
+export const startingLines = (system: System, players: readonly Runner[]): [string, number][] =>
+	deal(system, players).map((line, index) => [system.spots[index].id, line.length]);
+
 /** Fills the lines with given numbers of players each, in the spots' and the players' order. */
 export function dealInOrder(system: System, start: ReadonlyMap<string, number>): number[][] {
 	let next = 0;

@@ -1,4 +1,4 @@
-export { deal, type Runner } from './deal';
+export { deal, startingLines, type Runner } from './deal';
 export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
 export { placeOf, type Place } from './places';

@@ -222,6 +222,9 @@
 		flex-wrap: wrap;
 		gap: 0 18px;
 	}
+	.areas :global(.bx--checkbox-wrapper) {
+		margin: 0;
+	}
 	.link {
 		justify-self: start;
 	}

@@ -2,6 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { requireTeam, revisionIn } from '$lib/server/pages';
 import { setDrillArchived } from '$lib/server/repositories/drills';
+import { listDrillNames } from '$lib/server/repositories/shelf';
 import { loadDrillPage } from '$lib/server/usecases/drills/drillPage';
 import { changeAlone } from '$lib/server/usecases/refusable';
 import type { Actions, PageServerLoad } from './$types';
@@ -18,7 +19,8 @@ export const load: PageServerLoad = ({ params, url }) =>
 			today
 		});
 		if (!page) error(404, say(texts.noDrillOnShelf));
-		return { team: { id, name, skillAreas }, ...page };
+		const drills = await listDrillNames(db, params.team);
+		return { team: { id, name, skillAreas }, drills, ...page };
 	});
 
 const archive =

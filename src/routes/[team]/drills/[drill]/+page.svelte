@@ -10,6 +10,7 @@
 	import DrillWords from '$lib/components/drill/DrillWords.svelte';
 	import Ladder from '$lib/components/drill/Ladder.svelte';
 	import { givenByPlayers, givenWith } from '$core/building';
+	import TwoWays from '$lib/components/drill/TwoWays.svelte';
 	import TurnsChart from '$lib/components/drill/TurnsChart.svelte';
 	import Uses from '$lib/components/drill/Uses.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -143,6 +144,7 @@
 				{fit.words}
 			</p>
 			<TurnsChart {given} {players} {marked} onchoose={(count) => (chosen = count)} />
+			<TwoWays team={data.team.id} {drill} {players} minutes={MINUTES} drills={data.drills} />
 			<Ladder team={data.team.id} {drill} {players} minutes={MINUTES} adults={asked.adults} />
 		</div>
 	</div>
