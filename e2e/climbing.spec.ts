@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, open, saved, test, TUESDAY } from './fixtures';
 
 test('a block climbs by turns with the end that changes, and a copy goes its own way; the sheet says both', async ({
@@ -134,4 +135,35 @@ test('on a phone all of the panel can be reached', async ({ page, server }) => {
 	await note.fill('two touches in midfield');
 	await note.blur();
 	await saved(page);
+});
+
+test('the sheet of each next practice is one page, and goes on a second one where there is more', async ({
+	page,
+	server
+}, info) => {
+	const pagesOf = async (path: string) => {
+		await page.goto(`${server.url}${path}/paper`);
+		await expect(page.getByRole('article')).toBeVisible();
+		const file = info.outputPath('sheet.pdf');
+		await page.pdf({ path: file, preferCSSPageSize: true });
+		return readFileSync(file, 'latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+	};
+	for (const path of [
+		TUESDAY,
+		'/harbour-minis/practices/harbour-minis-2027-04-07',
+		'/skerryside/practices/skerryside-2027-04-06'
+	])
+		expect([path, await pagesOf(path)]).toEqual([path, 1]);
+	await expect(page.getByText('everyone but').first()).toBeVisible();
+
+	await open(page, `${server.url}${TUESDAY}`);
+	for (const block of ['Eight a side', 'Two-touch squares', 'Tide lines']) {
+		await page.locator('.block').filter({ hasText: block }).first().click();
+		const note = page.getByLabel('Note on this block');
+		if (!(await note.isVisible())) await page.getByText('Lead, talk and notes').click();
+		await note.fill('the far side sees it before the near side does '.repeat(14));
+		await note.blur();
+		await saved(page);
+	}
+	expect(await pagesOf(TUESDAY)).toBe(2);
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, figure, open, test, TUESDAY } from './fixtures';
+import { expect, figure, open, saved, test, TUESDAY } from './fixtures';
 
 test('a new team starts from a sport kit and lands on an empty practice; the demo is removed', async ({
 	page,
@@ -61,4 +61,95 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await open(page, `${server.url}${TUESDAY}`);
 	await expect(page.getByText('To fix: 9')).toBeVisible();
+});
+
+test('a team for a sport of its own goes from nothing to a printed practice in at most 60 actions', async ({
+	page,
+	server
+}) => {
+	let actions = 0;
+	async function act(...steps: (() => Promise<unknown>)[]) {
+		for (const step of steps) {
+			actions += 1;
+			await step();
+		}
+	}
+	const fill =
+		(label: string | RegExp, value: string, nth = 0) =>
+		() =>
+			page.getByLabel(label, { exact: true }).nth(nth).fill(value);
+	const press = (name: string | RegExp) => () => page.getByRole('button', { name }).first().click();
+	const choose = (label: string, option: string) => () =>
+		page.getByLabel(label, { exact: true }).last().selectOption({ label: option });
+	const players = Array.from(
+		{ length: 12 },
+		(_, k) => `${k + 1} Rope Player ${'ABCDEFGHIJKL'[k]}`
+	);
+
+	await open(page, `${server.url}/teams/new`);
+	await act(
+		fill('Name', 'Anchor Lane'),
+		choose('Sport', 'A sport of your own'),
+		fill('What it is called', 'Rope ball'),
+		fill('Played with', 'knot'),
+		fill('Length of the ground, m', '36'),
+		fill('Width of the ground, m', '20'),
+		fill('Head coach', 'Ines Marlow'),
+		fill(/^Players, one per line/, players.join('\n')),
+		press('Create team')
+	);
+	await expect(page.getByText('This practice is empty. Put a warm-up')).toBeVisible();
+	const board = page.url();
+
+	await act(
+		() => page.getByRole('link', { name: 'Settings' }).click(),
+		() => page.getByRole('link', { name: 'Sport', exact: true }).click()
+	);
+	await act(press('Add a unit'));
+	await act(
+		() => page.keyboard.type('Haulers'),
+		press('Add a unit'),
+		() => page.keyboard.type('Anchors')
+	);
+	await act(press('Add a position'), () => page.keyboard.type('Puller'));
+	await act(choose('Unit of Puller', 'Haulers'));
+	await act(press('Add a position'), () => page.keyboard.type('Stay'));
+	await act(choose('Unit of Stay', 'Anchors'));
+	await act(press('Add a place'), choose('Position of a new one', 'Puller'));
+	await act(fill('From own end, m of Puller', '20'), fill('From the top, m of Puller', '10'));
+	await act(press('Add a caution'), () => page.keyboard.type('Gloves on.'));
+	await act(press('Save the sport'));
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
+
+	await act(() => page.goto(board));
+	const shelf = page.getByRole('region', { name: 'Shelf' });
+	const put = (name: RegExp | string) => () => shelf.getByRole('button', { name }).first().click();
+	await act(put(/^First laps/), put(/^Ring of four/), put('+ Water'));
+	await act(
+		put(/^Two to the line/),
+		put('+ Water'),
+		put(/^Harbour to harbour/),
+		put(/^Calm water/)
+	);
+	const stops = page.getByRole('img', { name: 'must be fixed' });
+	for (let tries = 0; (await stops.count()) > 0 && tries < 10; tries += 1) {
+		const before = await stops.count();
+		const first = page.getByRole('listitem').filter({ has: stops }).first();
+		await act(() => first.getByRole('button').nth(1).click());
+		await expect.poll(() => stops.count()).toBeLessThan(before);
+	}
+	await saved(page);
+	await act(() => page.getByRole('link', { name: 'Print' }).click());
+	const sheet = page.getByRole('article');
+	await expect(sheet).toContainText('Anchor Lane');
+	await expect(sheet).toContainText('Ring of four');
+	await expect(sheet).not.toContainText(/\bball\b/);
+	console.log(`A team for a sport of its own took ${actions} actions`);
+	expect(actions).toBeLessThanOrEqual(60);
+
+	// The drills speak of what it is played with, and the limits of what is looked after.
+	await open(page, `${server.url}/anchor-lane/drills/ring-of-four`);
+	await expect(page.getByText('Four keep the knot from one in the middle')).toBeVisible();
+	await open(page, `${server.url}/anchor-lane/limits`);
+	await expect(page.getByText('Gloves on.')).toBeVisible();
 });

@@ -255,3 +255,12 @@ describe('the demo', () => {
 		});
 	}
 });
+
+test('no bib comes twice in a period of the demo', () => {
+	for (const team of demoTeams())
+		for (const { id, periods } of demoPractices(team))
+			for (const { name, groups = [] } of periods) {
+				const bibs = groups.map(({ bib }) => bib);
+				expect([id, name, new Set(bibs).size]).toEqual([id, name, bibs.length]);
+			}
+});

@@ -51,10 +51,6 @@ export function deal(system: System, players: readonly Runner[]): number[][] {
 	return lines;
 }
 
-/** How many players are at each spot and in its line when a run starts, by the spot's id, in their order. */
-export const startingLines = (system: System, players: readonly Runner[]): [string, number][] =>
-	deal(system, players).map((line, index) => [system.spots[index].id, line.length]);
-
 /** Fills the lines with given numbers of players each, in the spots' and the players' order. */
 export function dealInOrder(system: System, start: ReadonlyMap<string, number>): number[][] {
 	let next = 0;
@@ -70,4 +66,17 @@ export function dealToWorkFirst(system: System, players: readonly Runner[]): num
 	];
 	const dealt = deal({ ...system, spots: order.map((index) => system.spots[index]) }, players);
 	return indices.map((index) => dealt[order.indexOf(index)]);
+}
+
+/**
+ * How many players are at each spot and in its line when a run starts, by the spot's id, in their order;
+ * a climb by turns fills the spots that work first.
+ */
+export function startingLines(
+	system: System,
+	players: readonly Runner[],
+	isByTurns = false
+): [string, number][] {
+	const lines = isByTurns ? dealToWorkFirst(system, players) : deal(system, players);
+	return lines.map((line, index) => [system.spots[index].id, line.length]);
 }

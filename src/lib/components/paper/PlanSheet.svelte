@@ -5,7 +5,7 @@
 	import { clockAt } from '$core/conditions';
 	import { percent } from '../tape/words';
 	import { dayWords } from '../page/dates';
-	import { sheetBlocks } from './sheet';
+	import { sheetBlocks, type SheetBlock } from './sheet';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/paper';
 
@@ -14,13 +14,27 @@
 
 	const say = useWords();
 	const { practice, context, windows, figures } = $derived(evaluation);
+	/** Lines that a sheet takes at the normal size of its letters. */
+	const ROOM = 30;
+	const isDense = $derived(
+		practice.periods.reduce(
+			(sum, { lanes, groups }) => sum + 1 + lanes.length + (groups && groups.length > 0 ? 3 : 0),
+			0
+		) > ROOM
+	);
 	const rows = $derived(
-		windows.map((window) => ({ window, blocks: sheetBlocks(evaluation, window, say) }))
+		windows.map((window) => ({
+			window,
+			blocks: sheetBlocks(evaluation, window, { say, isBrief: isDense })
+		}))
 	);
 	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
 	const shortName = (id: string) => {
 		const player = context.playerById.get(id);
-		return player ? `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim() : id;
+		if (!player) return id;
+		// A dense sheet has room for the number alone, where there is one.
+		if (isDense && player.number !== undefined) return String(player.number);
+		return `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim();
 	};
 	/** Lines that the sheet takes, by what stands on it. */
 	const length = $derived(
@@ -32,7 +46,6 @@
 	);
 	/** Lines up to which a sheet has room for what counts and what is called. */
 	const ROOMY = 22;
-	const isDense = $derived(length > 30);
 	const nowhere = $derived(playersNowhere(practice, evaluation.runs));
 	const lineups = $derived(
 		rows.flatMap(({ blocks }) =>
@@ -46,6 +59,13 @@
 		const seconds = toSecond - fromSecond;
 		return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 	}
+	/** A period that is one block by the name of its drill is one row. */
+	const isOne = ({ period, slots }: PeriodWindow, blocks: readonly SheetBlock[]) =>
+		blocks.length === 1 &&
+		blocks[0].drill?.name === period.name &&
+		slots.length === 0 &&
+		!period.note;
+
 	/** Where a talk is held, and where players look. */
 	function talkWords({ period: { zoneId, facing } }: PeriodWindow): string {
 		const zone = context.zoneById.get(zoneId ?? '')?.name;
@@ -96,26 +116,34 @@
 		</thead>
 		<tbody>
 			{#each rows as { window, blocks } (window.period.id)}
-				<tr class="period">
-					<th scope="row">{clockAt(practice.start, window.fromSecond)}</th>
-					<td>{window.period.minutes}</td>
-					<td colspan="2">
-						<strong>{window.period.name}</strong>
-						{#if window.slots.length > 0}
-							{say(texts.slotsOfWhistleAt, {
-								count: window.slots.length,
-								length: slotLength(window),
-								times: whistles(window)
-							})}
-						{/if}
-						{talkWords(window)}
-						{#if window.period.note}<span class="note">{window.period.note}</span>{/if}
-					</td>
-				</tr>
+				{#if !isOne(window, blocks)}
+					<tr class="period">
+						<th scope="row">{clockAt(practice.start, window.fromSecond)}</th>
+						<td>{window.period.minutes}</td>
+						<td colspan="2">
+							<strong>{window.period.name}</strong>
+							{#if window.slots.length > 0}
+								{say(texts.slotsOfWhistleAt, {
+									count: window.slots.length,
+									length: slotLength(window),
+									times: whistles(window)
+								})}
+							{/if}
+							{talkWords(window)}
+							{#if window.period.note}<span class="note">{window.period.note}</span>{/if}
+						</td>
+					</tr>
+				{/if}
 				{#each blocks as sheetBlock (sheetBlock.block.id)}
-					<tr>
-						<td></td>
-						<td class="zone">{sheetBlock.zones}</td>
+					{@const one = isOne(window, blocks)}
+					<tr class:period={one}>
+						{#if one}
+							<th scope="row">{clockAt(practice.start, window.fromSecond)}</th>
+							<td class="zone">{window.period.minutes} · {sheetBlock.zones}</td>
+						{:else}
+							<td></td>
+							<td class="zone">{sheetBlock.zones}</td>
+						{/if}
 						<td>
 							<strong>{sheetBlock.drill?.name ?? ''}</strong>
 							{#if sheetBlock.rungs}<em>{sheetBlock.rungs}</em>{/if}
@@ -129,10 +157,11 @@
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
 										>{/if}
-									{#each list as bib, place (place)}<Bib {bib} size={15} />{/each}
+									{#each list as bib, place (place)}<Bib {bib} size={isDense ? 12 : 15} />{/each}
 								{/each}
 							</span>
 							<span class="narrow">{sheetBlock.numbers}</span>
+							{#if sheetBlock.lines}<span class="narrow">{sheetBlock.lines}</span>{/if}
 							{#if sheetBlock.set.length > 0}<span class="note">{sheetBlock.set.join(' · ')}</span
 								>{/if}
 						</td>
@@ -155,14 +184,14 @@
 				<ul>
 					{#each period.groups ?? [] as group (group.id)}
 						<li>
-							<Bib bib={group.bib} size={18} />
+							<Bib bib={group.bib} size={isDense ? 13 : 18} />
 							<span class="narrow"
 								>{group.players
 									.filter((id) => practice.expected.includes(id))
 									.map((id) =>
 										id === group.leader ? say(texts.leads, { name: shortName(id) }) : shortName(id)
 									)
-									.join(', ')}</span
+									.join(isDense ? ' ' : ', ')}</span
 							>
 						</li>
 					{/each}
@@ -197,8 +226,18 @@
 		color: #000;
 	}
 	.dense {
-		font-size: 8.2pt;
-		line-height: 1.14;
+		font-size: 8pt;
+		line-height: 1.12;
+	}
+	.dense :is(th, td) {
+		padding: 0.8px 5px;
+	}
+	.dense .cues b {
+		display: inline;
+	}
+	.dense section ul {
+		grid-template-columns: repeat(auto-fill, minmax(31mm, max-content));
+		gap: 0 12px;
 	}
 	header {
 		display: flex;
@@ -219,7 +258,17 @@
 	}
 	table {
 		border-collapse: collapse;
+		table-layout: fixed;
 		width: 100%;
+	}
+	thead th:nth-child(1) {
+		width: 12mm;
+	}
+	thead th:nth-child(2) {
+		width: 25mm;
+	}
+	thead th:nth-child(4) {
+		width: 38%;
 	}
 	th,
 	td {
@@ -237,10 +286,6 @@
 	}
 	.zone {
 		font-weight: 700;
-		white-space: nowrap;
-	}
-	.cues {
-		width: 40%;
 	}
 	.cues b {
 		display: block;
@@ -291,6 +336,18 @@
 	@media print {
 		.sheet {
 			width: auto;
+		}
+		/* What does not fit goes on, whole rows of it, on a second page under the same headings. */
+		tr,
+		li,
+		section.lineup {
+			break-inside: avoid;
+		}
+		tr.period {
+			break-after: avoid;
+		}
+		thead {
+			display: table-header-group;
 		}
 	}
 	@media (max-width: 760px) {

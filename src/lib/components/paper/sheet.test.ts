@@ -13,7 +13,7 @@ const evaluation = evaluate(demoPractice(), demoContext());
 const blocks = (period: string) => {
 	const window = evaluation.windows.find((each) => each.period.id === period);
 	if (!window) throw new Error(`no ${period}`);
-	return sheetBlocks(evaluation, window, say);
+	return sheetBlocks(evaluation, window, { say });
 };
 
 test('the sheet names zone, adult, turns and the bibs of every slot of a station', () => {
@@ -26,6 +26,18 @@ test('the sheet names zone, adult, turns and the bibs of every slot of a station
 		turns: `${Math.min(...turns)} to ${Math.max(...turns)} turns`
 	});
 	expect(duel.bibs).toEqual([[0], [3], [2], [1]]);
+});
+
+test('it says where lines start for the number that comes, by the size of groups', () => {
+	const [outlet] = blocks('units');
+	const { run, steps } = evaluation.runs.find((each) => each.run.block.id === 'outlet') ?? {};
+	const numbers = [...outlet.lines.matchAll(/(\d+) ([a-z-]+)/g)].map(([, n, id]) => [
+		id,
+		Number(n)
+	]);
+	expect(numbers.map(([id]) => id)).toEqual(steps?.[0].system.spots.map(({ id }) => id));
+	expect(numbers.reduce((sum, [, n]) => sum + Number(n), 0)).toBe(run?.players.length);
+	expect(blocks('water-1')).toEqual([]);
 });
 
 test('it gives copies their bibs, and numbers to those without one', () => {
@@ -46,7 +58,8 @@ test('it says what is run: rungs with their change, sides, and the cues and caut
 	const context = demoContext();
 	const next = evaluate(practice, context);
 	const stations = next.windows.find(({ period }) => period.id === 'stations');
-	const arc = stations && sheetBlocks(next, stations, say).find(({ block }) => block.id === 'arc');
+	const arc =
+		stations && sheetBlocks(next, stations, { say }).find(({ block }) => block.id === 'arc');
 	const drill = context.shelf.find(({ id }) => id === 'shooting-arc');
 	expect(arc).toMatchObject({
 		rungs: 'as it is, then A chaser (a chaser starts two metres behind)',
@@ -76,7 +89,7 @@ test('it says how a climb by turns goes, what copies do on their own, and what t
 	const context = demoContext();
 	const next = evaluate(practice, context);
 	const squares = next.windows.find(({ period }) => period.id === 'squares');
-	const [sq] = squares ? sheetBlocks(next, squares, say) : [];
+	const [sq] = squares ? sheetBlocks(next, squares, { say }) : [];
 	const change = sq.drill?.rungs.find(({ id }) => id === 'one-touch')?.change;
 	expect(sq.rungs).toBe(
 		`as it is for 4 turns, clockwise, then One touch (${change}) for 1 turn; copy 2: as it is`
@@ -111,7 +124,7 @@ test('nobody who does not come is on it', () => {
 		demoContext()
 	);
 	const numbers = fewer.windows.flatMap((window) =>
-		sheetBlocks(fewer, window, say).flatMap((block) => block.numbers.split(' '))
+		sheetBlocks(fewer, window, { say }).flatMap((block) => block.numbers.split(' '))
 	);
 	const away = demoContext()
 		.players.filter(({ id }) => absent.includes(id))
