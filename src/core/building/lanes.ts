@@ -112,12 +112,12 @@ function zonesFor({ practice, context }: Plan, { lanes }: Period): number {
 /**
  * A drill beside what a period runs, on the same minutes: a unit's players leave the other lanes and run
  * it, with the unit's coach. Null in a period of stations, where nobody of the unit is expected, or where
- * no zone that is left could hold one copy.
+ * no zone that is left could hold one copy. The first copy stands in `zoneId` where it can.
  */
 export function unitBeside(
 	plan: Plan,
 	period: Period,
-	{ drill, unit }: { drill: Drill; unit: string }
+	{ drill, unit, zoneId }: { drill: Drill; unit: string; zoneId?: string }
 ): EditOf<'arrange-period'> | null {
 	const players = playersOfUnit(plan, unit, drill);
 	if (period.slots || players.length === 0) return null;
@@ -126,6 +126,7 @@ export function unitBeside(
 	const mostZones = zonesFor(plan, rest);
 	const made = newLane(plan, {
 		mostZones,
+		...(zoneId !== undefined && { zoneId }),
 		...{ period: rest, drill, players, minutes: period.minutes, beside: rest.lanes },
 		...{ stem: `${period.id}.${unit}`, makeId }
 	});

@@ -1,3 +1,4 @@
+export { besideLane, type AreaBeside } from './besideLane';
 export { comingTo, habitsOf, withComing, type Coming, type Habit } from './attendance';
 export { ledgerRows, type LedgerRow } from './ledger';
 export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';

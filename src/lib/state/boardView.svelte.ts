@@ -22,6 +22,8 @@ export class BoardView {
 	speed = $state(60);
 	period: string | null = $state(null);
 	block: string | null = $state(null);
+	/** The unit whose lane is worked on alone: what is not for it steps back. */
+	alone: string | null = $state(null);
 	/** What the lanes of the tape stand for. */
 	pivot: Pivot = $state('zone');
 	/** What the left column shows: the shelf stays while drills are put on the tape one after another. */

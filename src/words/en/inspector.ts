@@ -1,6 +1,13 @@
 import { messages } from '../message';
 
 export default messages({
+	onlyThisUnit: 'Only {unitName}',
+	everybodyAgain: 'Everybody again',
+	laneCovers: 'What these {players} get',
+	skill: 'Skill',
+	inThisLane: 'here',
+	inTheRest: 'in the rest',
+	min: '{minutes} min',
 	care: 'Care',
 	lineUpOfShifts: '{LineUp} of {shiftCount} shifts',
 	rung: '{Rung}',

@@ -139,8 +139,9 @@
 		const id = view.held?.id ?? null;
 		view.held = null;
 		if (!proposal) return;
-		apply(proposal.edit);
-		view.mark(id);
+		const { edit } = proposal;
+		apply(edit);
+		view.mark(edit.type === 'arrange-period' ? edit.period : id);
 	}
 	const PLAIN: Record<PlainKind, { name: string; minutes: number }> = {
 		water: { name: say(texts.water), minutes: 2 },

@@ -57,7 +57,7 @@ function moveSideways({ evaluation, view, apply, say }: Selected, step: 1 | -1):
 	if (!found || !copy) return;
 	const columns = columnsOf(evaluation.context);
 	const at = columns.findIndex(({ zone }) => zone.id === copy.zoneId);
-	const move = { blockId: found.block.id, copyId: copy.id, column: at + step, columns };
+	const move = { blockId: found.block.id, copyIds: new Set([copy.id]), column: at + step, columns };
 	const proposal = at < 0 ? null : proposeZone(evaluation, move, say);
 	if (proposal) apply(proposal.edit);
 	view.said = proposal?.words ?? say(texts.thereIsNoLaneBesideThis);

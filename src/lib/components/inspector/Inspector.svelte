@@ -174,6 +174,18 @@
 			/>
 		{/if}
 		{#if found && found.period.id === period.id}
+			{@const unit = evaluation.context.team.units.find(({ id }) => id === found.lane.unit)}
+			{#if unit || view.alone}
+				<Button
+					size="small"
+					kind="ghost"
+					aria-pressed={view.alone !== null}
+					on:click={() => (view.alone = view.alone === null ? (unit?.id ?? null) : null)}
+					>{view.alone === null && unit
+						? say(texts.onlyThisUnit, { unitName: unit.name })
+						: say(texts.everybodyAgain)}</Button
+				>
+			{/if}
 			<BlockPanel {evaluation} {found} {onapply} />
 		{/if}
 	</div>

@@ -3,6 +3,7 @@
 	import type { Evaluation } from '$core/playing';
 	import type { Edit, Found } from '$core/practice';
 	import Choice from '../page/Choice.svelte';
+	import LaneCoverage from './LaneCoverage.svelte';
 	import { byName } from '../page/byName';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
@@ -37,6 +38,7 @@
 			onchoose={(id) => onapply(laneForUnit(evaluation, found, id || null))}
 		/>
 	{/if}
+	{#if lane.unit !== undefined}<LaneCoverage {evaluation} {lane} isOpen={true} />{/if}
 	{#key lane.blocks.length}
 		<Choice
 			id="block-after"

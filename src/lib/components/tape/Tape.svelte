@@ -42,7 +42,7 @@
 	const seconds = $derived(Math.max(evaluation.seconds, evaluation.practice.minutes * 60));
 	const scale = $derived(Math.max(4.2 / 60, (height - 12) / seconds));
 	const laneWidth = $derived(Math.max(62, (width - RULER) / Math.max(1, lanes.length)));
-	const blocks = $derived(layPivot(evaluation, view.pivot, lanes));
+	const blocks = $derived(layPivot(evaluation, view.pivot, { lanes, opened: view.block }));
 	const faults = $derived(
 		new Map(
 			findings
@@ -65,6 +65,12 @@
 	let moving: Proposal | null = $state.raw(null);
 	const held = $derived(view.held && proposalFor(view.held));
 	const proposal = $derived(moving ?? held);
+
+	/** Whether players of a unit run a block. */
+	const isFor = ({ runs }: TapeBlock, unit: string) =>
+		runs.some(({ players }) =>
+			players.some((id) => evaluation.context.playerById.get(id)?.unit === unit)
+		);
 
 	/** The lane and the second under a point of the window. */
 	function under(clientX: number, clientY: number) {
@@ -97,8 +103,9 @@
 				say
 			);
 		const at = under(by.clientX, by.clientY);
-		const [blockId, copyId] = block ? [block.blockId, block.runs[0].copy.id] : ['', ''];
-		return at && proposeMove(evaluation, { periodId, blockId, copyId, columns, ...at }, say);
+		const blockId = block?.blockId ?? '';
+		const copyIds = new Set(block?.runs.map(({ copy }) => copy.id));
+		return at && proposeMove(evaluation, { periodId, blockId, copyIds, columns, ...at }, say);
 	}
 	const dragOf = (periodId: string, block: TapeBlock | null): DragHandlers => ({
 		onmove: (by) => (moving = propose(periodId, block, by)),
@@ -161,6 +168,7 @@
 						figures={evaluation.figures.blocks.get(block.blockId)}
 						fault={faults.get(block.blockId)}
 						isSelected={view.block === block.blockId}
+						isBack={view.alone !== null && !isFor(block, view.alone)}
 						box={{
 							left: RULER + block.column * laneWidth,
 							width: block.columns * laneWidth,

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { group, sum } from 'd3-array';
 	import Bib from '../bib/Bib.svelte';
 	import type { BlockFigures } from '$core/playing';
 	import type { Context } from '$core/practice';
@@ -16,6 +17,7 @@
 		figures,
 		fault,
 		isSelected,
+		isBack,
 		isFirst,
 		box,
 		scale,
@@ -27,6 +29,8 @@
 		figures: BlockFigures | undefined;
 		fault: Severity | undefined;
 		isSelected: boolean;
+		/** It is not for the unit that is worked on alone. */
+		isBack: boolean;
 		/** Says the name for its block where copies are too narrow to. */
 		isFirst: boolean;
 		box: { left: number; width: number; top: number; height: number };
@@ -38,16 +42,24 @@
 
 	const say = useWords();
 	const [run] = $derived(block.runs);
-	const name = $derived(run.drill?.name ?? run.period.name);
+	const drill = $derived(run.drill?.name ?? run.period.name);
+	const name = $derived(
+		block.copies > 1 ? say(texts.timesOver, { name: drill, copies: block.copies }) : drill
+	);
 	const label = $derived(say(texts.blockGivesLabel, { name, gives: blockWords(figures, say) }));
 	const turns = $derived(figures?.turns ? turnsWords(figures.turns, say) : '');
+	const atOnce = $derived(block.runs.filter(({ fromSecond }) => fromSecond === run.fromSecond));
+	const playerCount = $derived(sum(atOnce, ({ players }) => players.length));
 	const adults = $derived(
-		run.adults.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id).join(', ')
+		[...new Set(atOnce.flatMap((each) => each.adults))]
+			.map((id) => context.adultById.get(id)?.name.split(' ')[0] ?? id)
+			.join(', ')
 	);
 	const isNarrow = $derived(box.width < 150 || block.isCovered === true);
 	/** Too narrow for words: the bib tells whose it is. */
 	const isTiny = $derived(box.width < 48);
-	const isTight = $derived(box.height < 34);
+	/** One line of words: the rest is for the bibs, more of them where copies are drawn as one. */
+	const isTight = $derived(box.height < (block.copies > 1 && isNarrow ? 60 : 34));
 	const isCramped = $derived(box.width < 90 && block.where !== undefined);
 	const shortTurns = $derived(figures?.turns ? turnsInShort(figures.turns, say) : '');
 	const hasBibs = $derived(block.runs.some(({ groups }) => groups.length > 0));
@@ -56,7 +68,7 @@
 			? [block.where]
 			: [
 					block.where ?? '',
-					isNarrow ? '' : say(texts.playerCount, { playerCount: run.players.length }),
+					isNarrow ? '' : say(texts.playerCount, { playerCount: playerCount }),
 					isNarrow ? shortTurns : turns,
 					!isNarrow && figures?.turns
 						? say(texts.waits, { percent: percent(figures.waitShare) })
@@ -67,11 +79,12 @@
 	/** Small where the words of a narrow copy need the room. */
 	const bibSize = (height: number) =>
 		isCramped ? 13 : Math.max(13, Math.min(isNarrow && !block.isStation ? 16 : 22, height - 4));
+	/** Copies drawn as one run side by side: what begins at once is one slice. */
 	const slices = $derived(
-		block.runs.map((each) => ({
-			top: (each.fromSecond - block.fromSecond) * scale,
-			height: (each.toSecond - each.fromSecond) * scale,
-			bibs: each.groups.map(({ bib }) => bib)
+		[...group(block.runs, ({ fromSecond }) => fromSecond).values()].map((runs) => ({
+			top: (runs[0].fromSecond - block.fromSecond) * scale,
+			height: (runs[0].toSecond - runs[0].fromSecond) * scale,
+			bibs: [...new Set(runs.flatMap(({ groups }) => groups.map(({ bib }) => bib)))]
 		}))
 	);
 </script>
@@ -79,6 +92,7 @@
 <button
 	class="block {fault ?? ''}"
 	class:selected={isSelected}
+	class:back={isBack}
 	class:spills={isTiny && isFirst}
 	style:left="{box.left + 1}px"
 	style:top="{box.top}px"
@@ -173,6 +187,9 @@
 	.grip:hover {
 		background: rgb(18 84 90 / 35%);
 	}
+	.block.back {
+		opacity: 0.35;
+	}
 	.block.warn {
 		border-color: var(--wait);
 		border-width: 2px;
@@ -261,6 +278,8 @@
 	}
 	.bibs {
 		display: flex;
+		flex-wrap: wrap;
+		justify-content: end;
 		margin-left: auto;
 	}
 </style>

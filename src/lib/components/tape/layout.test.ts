@@ -58,7 +58,7 @@ describe('the tape', () => {
 		expect(narrow).toMatchObject({ column: 4.25, columns: 0.75 });
 	});
 
-	test('puts copies in one zone side by side', () => {
+	test('draws copies in one zone as one with their number, and side by side once they are opened', () => {
 		const copies = { 'sq-a': 'a', 'sq-b': 'a', 'sq-c': 'c', 'sq-d': 'd' };
 		const applied = applyEdit(demoPractice(), {
 			type: 'place-lane',
@@ -67,8 +67,15 @@ describe('the tape', () => {
 			copies
 		});
 		if (!applied.ok) throw new Error(applied.failure);
-		const blocks = layBlocks(evaluate(applied.value.practice, context), columns);
-		const squares = blocks.filter(({ blockId }) => blockId === 'sq');
+		const moved = evaluate(applied.value.practice, context);
+		const drawn = (opened: string | null) =>
+			layBlocks(moved, columns, opened).filter(({ blockId }) => blockId === 'sq');
+		expect(drawn(null).map((each) => [each.column, each.columns, each.copies])).toEqual([
+			[1, 1, 2],
+			[3, 1, 1],
+			[4, 1, 1]
+		]);
+		const squares = drawn('sq');
 		expect(squares.map(({ column, columns: wide }) => [column, wide])).toEqual([
 			[1, 0.5],
 			[1.5, 0.5],

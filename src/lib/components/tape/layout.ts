@@ -26,6 +26,8 @@ export interface TapeBlock {
 	fromSecond: number;
 	toSecond: number;
 	runs: PlannedRun[];
+	/** The copies that are drawn as one here; one where each is drawn by itself. */
+	copies: number;
 	/** The zone, where the lanes do not say it. */
 	where?: string;
 	isStation: boolean;
@@ -48,23 +50,37 @@ export function spanOf(
 	return { column: first, columns: Math.max(...over) - first + 1 };
 }
 
-/** Runs of one copy together: a station's slots are slices of one block. */
-function byCopy(runs: readonly PlannedRun[]): PlannedRun[][] {
+/**
+ * Runs that are drawn as one: those of a copy, for a station's slots are slices of one block, and those of
+ * all copies of a block in one zone, unless the block is open.
+ */
+function byDrawn(runs: readonly PlannedRun[], opened: string | null): Map<string, PlannedRun[]> {
 	const lists = new Map<string, PlannedRun[]>();
 	for (const run of runs) {
-		const key = `${run.block.id} ${run.copy.id}`;
+		const { block, copy } = run;
+		const key = `${block.id} ${block.id === opened ? copy.id : copy.zoneId}`;
 		lists.set(key, [...(lists.get(key) ?? []), run]);
 	}
-	return [...lists.values()];
+	return lists;
 }
 
-/** Every block of a played practice laid out on the tape. Copies that share a zone and time stand side by side. */
+/** How many copies some runs are of. */
+const copiesIn = (runs: readonly PlannedRun[]) => new Set(runs.map(({ copy }) => copy.id)).size;
+
+/**
+ * Every block of a played practice laid out on the tape. Copies that share a zone are one, and side by side
+ * where their block is `opened`.
+ */
 export function layBlocks(
 	{ runs, windows, context }: Evaluation,
-	columns: readonly Column[]
+	columns: readonly Column[],
+	opened: string | null = null
 ): TapeBlock[] {
 	const blocks: TapeBlock[] = [];
-	for (const list of byCopy(runs.map(({ run }) => run))) {
+	for (const [key, list] of byDrawn(
+		runs.map(({ run }) => run),
+		opened
+	)) {
 		const [run] = list;
 		const zone = context.zoneById.get(run.copy.zoneId);
 		const window = windows.find(({ period }) => period === run.period);
@@ -72,13 +88,14 @@ export function layBlocks(
 		if (!span || !window) continue;
 		const isSliced = isStation(run.period, run.lane);
 		blocks.push({
-			key: `${run.block.id} ${run.copy.id}`,
+			key,
 			window,
 			blockId: run.block.id,
 			...span,
 			fromSecond: isSliced ? window.fromSecond : run.fromSecond,
 			toSecond: isSliced ? window.toSecond : run.toSecond,
 			runs: list,
+			copies: copiesIn(list),
 			isStation: isSliced
 		});
 	}

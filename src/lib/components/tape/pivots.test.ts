@@ -9,7 +9,7 @@ const say = speaker(undefined);
 const evaluation = evaluate(demoPractice(), demoContext());
 const lay = (pivot: Parameters<typeof lanesOf>[1]) => {
 	const lanes = lanesOf(evaluation, pivot, say);
-	return { lanes, blocks: layPivot(evaluation, pivot, lanes) };
+	return { lanes, blocks: layPivot(evaluation, pivot, { lanes }) };
 };
 const seconds = (blocks: ReturnType<typeof layPivot>) =>
 	blocks.reduce(
@@ -54,6 +54,6 @@ describe('the pivots of the tape', () => {
 
 	test('of an empty practice has lanes and no blocks', () => {
 		const empty = evaluate({ ...demoPractice(), periods: [] }, demoContext());
-		expect(layPivot(empty, 'group', lanesOf(empty, 'group', say))).toEqual([]);
+		expect(layPivot(empty, 'group', { lanes: lanesOf(empty, 'group', say) })).toEqual([]);
 	});
 });

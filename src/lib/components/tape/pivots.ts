@@ -105,14 +105,14 @@ function cellsOf({ runs }: Evaluation, pivot: Exclude<Pivot, 'zone'>) {
 	return cells;
 }
 
-/** Every block of a played practice laid out over the lanes of a pivot. */
+/** Every block of a played practice laid out over the lanes of a pivot; copies of the one `opened` by themselves. */
 export function layPivot(
 	evaluation: Evaluation,
 	pivot: Pivot,
-	lanes: readonly TapeLane[]
+	{ lanes, opened = null }: { lanes: readonly TapeLane[]; opened?: string | null }
 ): TapeBlock[] {
 	const { context, windows } = evaluation;
-	if (pivot === 'zone') return layBlocks(evaluation, columnsOf(context));
+	if (pivot === 'zone') return layBlocks(evaluation, columnsOf(context), opened);
 	const blocks: TapeBlock[] = [];
 	for (const [key, { lane, runs }] of cellsOf(evaluation, pivot)) {
 		const [run] = runs;
@@ -129,6 +129,7 @@ export function layPivot(
 			fromSecond: run.fromSecond,
 			toSecond: runs[runs.length - 1].toSecond,
 			runs,
+			copies: 1,
 			isStation: runs.length > 1
 		});
 	}

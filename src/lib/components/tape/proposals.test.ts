@@ -11,7 +11,7 @@ const say = speaker(undefined);
 const context = demoContext();
 const evaluation = evaluate(demoPractice(), context);
 const columns = columnsOf(context);
-const duel = { periodId: 'stations', blockId: 'duel', copyId: 'duel-c', columns };
+const duel = { periodId: 'stations', blockId: 'duel', copyIds: new Set(['duel-c']), columns };
 
 describe('dragging on the tape', () => {
 	test('pulls a period by whole minutes, by fives with Shift, never under one', () => {
@@ -38,7 +38,7 @@ describe('dragging on the tape', () => {
 	});
 
 	test('leaves a block alone that spans lanes', () => {
-		const wide = { periodId: 'game', blockId: 'eight', copyId: 'eight-c', columns };
+		const wide = { periodId: 'game', blockId: 'eight', copyIds: new Set(['eight-c']), columns };
 		expect(proposeMove(evaluation, { ...wide, column: 2, second: 4500 }, say)).toBeNull();
 	});
 
@@ -80,6 +80,22 @@ describe('dragging on the tape', () => {
 			edit: { type: 'add-period', after: 'squares' },
 			ghost: { fromSecond: 1200, toSecond: 1800 }
 		});
+		// Over the minutes of a period and on free ground it comes beside, for the first unit without a lane.
+		const held = { drill, id: 'new', columns, second: 900 };
+		const beside = proposeDrill(evaluation, { ...held, column: 5 }, say);
+		expect(beside).toMatchObject({
+			words: `${drill.name} beside, for Backs`,
+			edit: { type: 'arrange-period', period: 'squares' },
+			ghost: { column: 5, fromSecond: 600, toSecond: 1200 }
+		});
+		const applied = beside && applyEdit(evaluation.practice, beside.edit);
+		const lanes = applied?.ok ? applied.value.practice.periods[1].lanes : [];
+		expect(lanes.map(({ unit }) => unit)).toEqual([undefined, 'backs']);
+		expect(lanes[1].blocks[0].copies[0].zoneId).toBe(columns[5].zone.id);
+		const backs = lanes[1].blocks[0].copies.flatMap(({ players }) => players);
+		expect(lanes[0].blocks[0].copies.flatMap(({ players }) => players)).not.toContain(backs[0]);
+		for (const other of [{ column: 1 }, { column: 5, second: 610 }, { column: 5, second: 2000 }])
+			expect(proposeDrill(evaluation, { ...held, ...other }, say)?.edit.type).toBe('add-period');
 		const period = proposal?.edit.type === 'add-period' ? proposal.edit.period : undefined;
 		expect(period?.lanes[0].blocks[0].copies[0].zoneId).toBe('c');
 		expect(placeAt(evaluation, 0)).toBeNull();

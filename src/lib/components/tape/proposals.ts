@@ -1,7 +1,7 @@
 import { SHELF_MINUTES } from '../shelf/fits';
 import { describeEdit } from '$core/checks';
-import { periodFromDrill, setMinutes } from '$core/building';
-import type { Evaluation } from '$core/playing';
+import { periodFromDrill, setMinutes, unitBeside } from '$core/building';
+import { overlap, type Evaluation, type PeriodWindow } from '$core/playing';
 import { type Edit, findBlock } from '$core/practice';
 import type { Drill } from '$core/model/drill';
 import { spanOf, type Column } from './layout';
@@ -85,17 +85,17 @@ function proposeOrder(
 	};
 }
 
-/** A copy moved to the zone of another lane of the tape; null where it is there already. */
+/** Copies drawn as one, moved to the zone of another lane of the tape; null where they are there already. */
 export function proposeZone(
 	evaluation: Evaluation,
 	{
 		blockId,
-		copyId,
+		copyIds,
 		column,
 		columns
 	}: {
 		blockId: string;
-		copyId: string;
+		copyIds: ReadonlySet<string>;
 		column: number;
 		columns: readonly Column[];
 	},
@@ -104,19 +104,19 @@ export function proposeZone(
 	const found = findBlock(evaluation.practice, blockId);
 	const target = columns[column];
 	const copies = found?.lane.blocks.flatMap((block) => block.copies) ?? [];
-	const copy = copies.find(({ id }) => id === copyId);
+	const copy = copies.find(({ id }) => copyIds.has(id));
 	if (!found || !copy || !target || copy.zoneId === target.zone.id) return null;
 	const own = evaluation.context.zoneById.get(copy.zoneId);
 	const span = own && spanOf(own, columns);
 	if (!own || !span || span.columns > 1) return null;
 	const zoneIds = [
-		...new Set(copies.map((each) => (each === copy ? target.zone.id : each.zoneId)))
+		...new Set(copies.map(({ id, zoneId }) => (copyIds.has(id) ? target.zone.id : zoneId)))
 	];
 	const edit: Edit = {
 		type: 'place-lane',
 		lane: found.lane.id,
 		zoneIds,
-		copies: { [copyId]: target.zone.id }
+		copies: Object.fromEntries([...copyIds].map((id) => [id, target.zone.id]))
 	};
 	const window = evaluation.windows.find(({ period }) => period === found.period);
 	return {
@@ -140,14 +140,14 @@ export function proposeMove(
 	{
 		periodId,
 		blockId,
-		copyId,
+		copyIds,
 		column,
 		second,
 		columns
 	}: {
 		periodId: string;
 		blockId: string;
-		copyId: string;
+		copyIds: ReadonlySet<string>;
 		/** The lane under the pointer. */
 		column: number;
 		/** The second under the pointer. */
@@ -160,27 +160,84 @@ export function proposeMove(
 	if (!window) return null;
 	const isWithin = second >= window.fromSecond && second <= window.toSecond;
 	if (!isWithin) return proposeOrder(evaluation, { periodId, second }, say);
-	return proposeZone(evaluation, { blockId, copyId, column, columns }, say);
+	return proposeZone(evaluation, { blockId, copyIds, column, columns }, say);
 }
 
-/** A drill of the shelf held over the tape: a new period there, its copies from that lane on. */
-export function proposeDrill(
+/** How much of a period at its start and at its end is still between periods, for what is held over it. */
+const BETWEEN = 0.2;
+
+/** The period whose minutes are meant where something is held; undefined at its ends, and between periods. */
+function periodMeant({ windows }: Evaluation, second: number): PeriodWindow | undefined {
+	return windows.find(({ fromSecond, toSecond }) => {
+		const ends = (toSecond - fromSecond) * BETWEEN;
+		return second > fromSecond + ends && second < toSecond - ends;
+	});
+}
+
+/**
+ * A drill held over the minutes of a period, in a zone that nothing of it uses: beside what runs there, for
+ * the first unit that has no lane yet and is large enough. Null where that cannot be, or where the period is of one piece.
+ */
+export function proposeBeside(
 	evaluation: Evaluation,
-	{
-		drill,
-		id,
-		column,
-		second,
-		columns
-	}: {
-		drill: Drill;
-		id: string;
-		column: number;
-		second: number;
-		columns: readonly Column[];
-	},
+	{ drill, column, second, columns }: DrillHeld,
 	say: Say
 ): Proposal | null {
+	const window = periodMeant(evaluation, second);
+	const zone = columns[column]?.zone;
+	if (!window || !zone) return null;
+	const { period } = window;
+	const isUsed = period.lanes.some(({ zoneIds }) =>
+		zoneIds.some((id) => {
+			const used = evaluation.context.zoneById.get(id);
+			return used && overlap(used, zone);
+		})
+	);
+	if (isUsed || !['units', 'together'].includes(period.kind)) return null;
+	const { team, playerById } = evaluation.context;
+	const size = (unit: string) =>
+		evaluation.practice.expected.filter((id) => playerById.get(id)?.unit === unit).length;
+	// Units that are large enough for it come first.
+	const units = team.units
+		.filter(({ id }) => period.lanes.every((lane) => lane.unit !== id))
+		.sort((a, b) => +(size(b.id) >= drill.group.min) - +(size(a.id) >= drill.group.min));
+	for (const unit of units) {
+		const edit = unitBeside(evaluation, period, { drill, unit: unit.id, zoneId: zone.id });
+		if (!edit) continue;
+		return {
+			edit,
+			words: say(texts.drillBeside, { name: drill.name, unitName: unit.name }),
+			ghost: {
+				column,
+				columns: 1,
+				fromSecond: window.fromSecond,
+				toSecond: window.toSecond
+			}
+		};
+	}
+	return null;
+}
+
+/** A drill of the shelf as it is held over the tape. */
+interface DrillHeld {
+	drill: Drill;
+	column: number;
+	second: number;
+	columns: readonly Column[];
+}
+
+/**
+ * A drill of the shelf held over the tape: beside a period where it is held over its minutes and free
+ * ground, else a new period there, its copies from that lane on.
+ */
+export function proposeDrill(
+	evaluation: Evaluation,
+	{ id, ...held }: DrillHeld & { id: string },
+	say: Say
+): Proposal | null {
+	const beside = proposeBeside(evaluation, held, say);
+	if (beside) return beside;
+	const { drill, column, second, columns } = held;
 	const zoneId = columns[column]?.zone.id;
 	const period = periodFromDrill(evaluation, { drill, id, minutes: SHELF_MINUTES, zoneId });
 	if (!period) return null;
