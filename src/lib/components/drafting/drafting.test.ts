@@ -5,7 +5,7 @@ import { RungChange } from '$core/model/drill';
 import { demoContext, demoTeams } from '../../../../tests/support/demo';
 import { DrillDraft } from './draft.svelte';
 import { FIELD_GROUPS, groupOf } from './fields';
-import { faultsIn, faultsText, type SpotCalling } from './lines';
+import { type SpotCalling } from './lines';
 import { PART_TABLES, partColumns, partRows, type PartRow } from './partRows';
 import { linesOn, nearestSpot, snapped } from './mapping';
 import { skillRows, skillsIn } from './skillRows';
@@ -105,22 +105,27 @@ describe('what is typed in', () => {
 			for (const column of partColumns(table, blank, { calling: plain, say }))
 				expect(column.set(row, column.value(row))).toEqual(row);
 		}
-		const rungs = [{ id: 'r', name: 'Faster', change: '', lever: 'pace' as const }];
-		const faults = faultsIn('tall > bend > Faster\nlate\nwide > turn > Slower', {
-			...blank,
-			rungs
+		expect(typed('fixtures', { item: 'goal', count: '2' }, { item: '', count: '1' })).toEqual({
+			fixtures: [{ item: 'goal', count: 2 }]
 		});
-		expect(faults).toEqual([
-			{ seen: 'tall', say: 'bend', rung: 'r' },
-			{ seen: 'late', say: '' },
-			{ seen: 'wide', say: 'turn', rung: 'Slower' }
+		expect([typed('needsRole', { role: ' keepers ', count: '1' }), typed('needsRole')]).toEqual([
+			{ needsRole: [{ role: 'keepers', count: 1 }] },
+			{ needsRole: undefined }
 		]);
-		expect(faultsText({ ...blank, rungs, faults })).toBe(
-			'tall > bend > Faster\nlate > \nwide > turn > Slower'
-		);
-		expect(faultOf({ ...blank, rungs, faults })).toMatchObject({
-			path: ['drill', 'faults', 2, 'rung']
+		const faults = typed('faults', { seen: 'tall', say: 'bend', rung: 'r' }, { seen: 'late' });
+		expect(faults).toEqual({
+			faults: [
+				{ seen: 'tall', say: 'bend', rung: 'r' },
+				{ seen: 'late', say: '' }
+			]
 		});
+		const rungs = [{ id: 'r', name: 'Faster', change: '', lever: 'pace' as const }];
+		const [, , rung] = partColumns(
+			PART_TABLES.faults,
+			{ ...blank, rungs },
+			{ calling: plain, say }
+		);
+		expect(rung.options).toMatchObject([{ id: 'r', name: 'Faster' }]);
 		const ways = wayRows({ ...blank, paths: [{ from: [1, 2.5], to: 'x', kind: 'run' }] }, plain);
 		expect(ways[0]).toMatchObject({ from: '1; 2.5', step: '' });
 		expect(waysIn([{ ...ways[0], from: '3,5; 4' }], plain)).toMatchObject([{ from: [3.5, 4] }]);

@@ -13,8 +13,8 @@ interface PartColumn {
 	id: string;
 	heading: Message;
 	kind: 'text' | 'number' | 'choice';
-	/** Choices; those of spots are the drill's own. */
-	options?: readonly { id: string; name: Message }[] | 'spots';
+	/** Choices; those of spots and rungs are the drill's own. */
+	options?: readonly { id: string; name: Message }[] | 'spots' | 'rungs';
 	isNeeded?: boolean;
 	hint?: Message;
 	least?: number;
@@ -118,6 +118,76 @@ const kit: PartTable = {
 	})
 };
 
+/** Things by their number, in the fields that list them so. */
+const counted = (
+	field: 'fixtures' | 'needsRole',
+	said: Pick<PartTable, 'aNewOne' | 'add'> & { heading: Message; hint: Message }
+): PartTable => {
+	const name = field === 'fixtures' ? 'item' : 'role';
+	return {
+		field,
+		fresh: { [name]: '', count: '1' },
+		names: name,
+		aNewOne: said.aNewOne,
+		add: said.add,
+		columns: [
+			{ id: name, heading: said.heading, kind: 'text', hint: said.hint, least: 120 },
+			{ id: 'count', heading: texts.howMany, kind: 'number' }
+		],
+		cells: (drill) =>
+			(drill[field] ?? []).map((each) => ({
+				[name]: 'item' in each ? each.item : each.role,
+				count: String(each.count)
+			})),
+		change: (rows) => ({
+			[field]: listOrNone(
+				rows
+					.filter((row) => filled(row, name))
+					.map((row) => ({ [name]: words(row, name), count: numberIn(row.count) }))
+			)
+		})
+	};
+};
+
+const fixtures = counted('fixtures', {
+	heading: texts.item,
+	hint: texts.fixturesHint,
+	aNewOne: texts.aNewItem,
+	add: texts.addAnItem
+});
+
+const needsRole = counted('needsRole', {
+	heading: texts.roleWord,
+	hint: texts.rolesHint,
+	aNewOne: texts.aNewRole,
+	add: texts.addARole
+});
+
+const faults: PartTable = {
+	field: 'faults',
+	fresh: { seen: '', say: '', rung: '' },
+	names: 'seen',
+	aNewOne: texts.aNewFault,
+	add: texts.addAFault,
+	columns: [
+		{ id: 'seen', heading: texts.seen, kind: 'text', least: 140 },
+		{ id: 'say', heading: texts.sayThen, kind: 'text', least: 140 },
+		{ id: 'rung', heading: texts.rungThatHelps, kind: 'choice', options: 'rungs' }
+	],
+	cells: ({ faults: own = [] }) => own.map(({ seen, say, rung = '' }) => ({ seen, say, rung })),
+	change: (rows) => ({
+		faults: listOrNone(
+			rows
+				.filter((row) => filled(row, 'seen'))
+				.map((row) => ({
+					seen: words(row, 'seen'),
+					say: words(row, 'say'),
+					...(row.rung !== '' && { rung: row.rung })
+				}))
+		)
+	})
+};
+
 const loads: PartTable = {
 	field: 'turn',
 	fresh: { kind: '', count: '1', spots: '' },
@@ -210,6 +280,9 @@ const sides: PartTable = {
 export const PART_TABLES: Readonly<Record<string, PartTable>> = {
 	cues,
 	kit,
+	fixtures,
+	needsRole,
+	faults,
 	questions,
 	sides,
 	turn: loads
@@ -224,7 +297,7 @@ export const partRows = (table: PartTable, drill: Drill, calling: SpotCalling): 
 /** The columns of a table of parts; those that choose a spot choose from the drill's. */
 export function partColumns(
 	table: PartTable,
-	{ spots }: Drill,
+	{ spots, rungs }: Drill,
 	{ calling, say }: { calling: SpotCalling; say: Say }
 ): Column<PartRow>[] {
 	return table.columns.map(({ id, heading, options, hint, ...facts }) =>
@@ -243,7 +316,9 @@ export function partColumns(
 				options:
 					options === 'spots'
 						? spots.map((spot) => ({ id: spot.id, name: calling.nameOf(spot.id) }))
-						: options.map(({ id: choice, name }) => ({ id: choice, name: say(name) }))
+						: options === 'rungs'
+							? rungs
+							: options.map(({ id: choice, name }) => ({ id: choice, name: say(name) }))
 			})
 		})
 	);

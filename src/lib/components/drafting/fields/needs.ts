@@ -1,4 +1,3 @@
-import { fixturesIn, fixturesText, rolesIn, rolesText } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
 import texts from '$texts/drafting';
 import type { Message } from '$words';
@@ -31,29 +30,13 @@ export const NEEDS: readonly FieldGroup[] = [
 		id: 'fixtures',
 		name: texts.mustStandInTheZone,
 		fields: ['fixtures'],
-		inputs: [
-			{
-				kind: 'lines',
-				label: texts.mustStandInTheZone,
-				hint: texts.fixturesHint,
-				value: fixturesText,
-				write: (_, typed) => ({ fixtures: fixturesIn(typed) })
-			}
-		]
+		inputs: []
 	},
 	{
 		id: 'needsRole',
 		name: texts.rolesInEachCopy,
 		fields: ['needsRole'],
-		inputs: [
-			{
-				kind: 'lines',
-				label: texts.rolesInEachCopy,
-				hint: texts.rolesHint,
-				value: rolesText,
-				write: (_, typed) => ({ needsRole: rolesIn(typed) })
-			}
-		]
+		inputs: []
 	},
 	{
 		id: 'coaches',

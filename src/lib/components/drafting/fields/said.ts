@@ -1,5 +1,5 @@
 import type { Drill, RungChange } from '$core/model/drill';
-import { faultsIn, faultsText, linesOf, listOf } from '../lines';
+import { linesOf, listOf } from '../lines';
 import { number, orNone, type FieldGroup, type NumberInput } from './inputs';
 import texts from '$texts/drafting';
 import type { Message } from '$words';
@@ -65,15 +65,7 @@ export const SAID: readonly FieldGroup[] = [
 		id: 'faults',
 		name: texts.whatGoesWrong,
 		fields: ['faults'],
-		inputs: [
-			{
-				kind: 'lines',
-				label: texts.whatGoesWrong,
-				hint: texts.seenWhatToSayRungThat,
-				value: faultsText,
-				write: (drill, typed) => ({ faults: faultsIn(typed, drill) })
-			}
-		]
+		inputs: []
 	},
 	list('calls', texts.playersCall, texts.oneALine),
 	list('prompts', texts.calledAtRandom, texts.oneALine),
