@@ -3,6 +3,8 @@ import { messages } from '../message';
 export default messages({
 	onlyThisUnit: 'Only {unitName}',
 	everybodyAgain: 'Everybody again',
+	findADrill: 'Find, for “{label}”',
+	wordsOfADrill: 'words of {aDrill}',
 	laneCovers: 'What these {players} get',
 	skill: 'Skill',
 	inThisLane: 'here',

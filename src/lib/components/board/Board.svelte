@@ -10,6 +10,7 @@
 	import Field from '$lib/components/field/Field.svelte';
 	import PlayBar from '$lib/components/field/PlayBar.svelte';
 	import Findings from '$lib/components/findings/Findings.svelte';
+	import { useWholeShelf } from '$lib/components/inspector/DrillChoice.svelte';
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
 	import { SHELF_MINUTES } from '$lib/components/shelf/fits';
@@ -64,6 +65,7 @@
 	const lookup = untrack(
 		() => new DrillLookup(`/${data.stored.practice.teamId}/drills/lookup`, editor)
 	);
+	useWholeShelf({ find: (words) => lookup.find(words), count: untrack(() => data.drillsOnShelf) });
 	$effect(() => void lookup.fetchUnknown());
 	$effect(() => () => fixes.close());
 	let lettersAreOn = $state(true);

@@ -136,6 +136,7 @@
 	}
 	@media (min-width: 700px) {
 		.cues,
+		.faults,
 		.kit,
 		.questions,
 		.sides,

@@ -58,6 +58,7 @@
 <div class="ways">
 	{#each WAYS as { key, name } (key)}
 		<Way
+			id="way-{key}"
 			{name}
 			drill={drillOf(key)}
 			{players}

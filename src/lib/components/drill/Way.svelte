@@ -10,6 +10,7 @@
 
 	/** One way of running a drill, with what each player gets of it: its rung, who feeds, and its lines. */
 	let {
+		id,
 		name,
 		drill,
 		players,
@@ -17,7 +18,9 @@
 		others,
 		onchoose
 	}: {
-		/** What this way is called, and what the ids of its fields begin with. */
+		/** What the ids of its fields begin with. */
+		id: string;
+		/** What this way is called. */
 		name: string;
 		drill: Drill;
 		players: number;
@@ -55,7 +58,7 @@
 <section aria-label={name}>
 	<h3>{name}</h3>
 	<Select
-		id="{name}-drill"
+		id="{id}-drill"
 		size="sm"
 		labelText={say(texts.wayDrill)}
 		selected={drill.id}
@@ -65,17 +68,17 @@
 			onchoose(String(event.detail));
 		}}
 	>
-		{#each others as { id, name: other } (id)}<SelectItem value={id} text={other} />{/each}
+		{#each others as other (other.id)}<SelectItem value={other.id} text={other.name} />{/each}
 	</Select>
 	<Select
-		id="{name}-rung"
+		id="{id}-rung"
 		size="sm"
 		labelText={say(texts.wayRung)}
 		bind:selected={rung}
 		on:change={() => (typed = null)}
 	>
 		<SelectItem value="" text={say(texts.theDrillItself)} />
-		{#each drill.rungs as { id, name: step } (id)}<SelectItem value={id} text={step} />{/each}
+		{#each drill.rungs as step (step.id)}<SelectItem value={step.id} text={step.name} />{/each}
 	</Select>
 	{#if either > 0}
 		<label class="tickable"
@@ -85,17 +88,17 @@
 	{#if dealt.length > 1}
 		<fieldset>
 			<legend>{say(texts.linesAtStart)}</legend>
-			{#each lines as [id, own] (id)}
+			{#each lines as [spot, own] (spot)}
 				<NumberInput
-					id="{name}-line-{id}"
+					id="{id}-line-{spot}"
 					size="sm"
 					hideSteppers
 					min={0}
 					max={count}
 					allowEmpty
-					labelText={id}
+					labelText={spot}
 					value={own}
-					on:input={(event) => (typed = { ...Object.fromEntries(lines), [id]: event.detail })}
+					on:input={(event) => (typed = { ...Object.fromEntries(lines), [spot]: event.detail })}
 				/>
 			{/each}
 			{#if typed}

@@ -6,7 +6,7 @@
 	import type { Edit } from '$core/practice';
 	import Choice from '../page/Choice.svelte';
 	import Fold from '../page/Fold.svelte';
-	import { byName } from '../page/byName';
+	import DrillChoice from './DrillChoice.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
 
@@ -22,11 +22,10 @@
 	const units = $derived(
 		team.units.filter(({ id }) => period.lanes.every((lane) => lane.unit !== id))
 	);
-	const drills = $derived(byName(shelf));
 	let wantedUnit = $state('');
 	let wantedDrill = $state('');
 	const unit = $derived(units.find(({ id }) => id === wantedUnit) ?? units[0]);
-	const drill = $derived(drills.find(({ id }) => id === wantedDrill));
+	const drill = $derived(shelf.find(({ id }) => id === wantedDrill));
 	const edit = $derived(
 		unit && drill ? unitBeside(evaluation, period, { drill, unit: unit.id }) : null
 	);
@@ -45,10 +44,10 @@
 			chosen={unit.id}
 			onchoose={(id) => (wantedUnit = id)}
 		/>
-		<Choice
+		<DrillChoice
 			id="beside-drill"
 			label={say(texts.besideDrill)}
-			of={drills}
+			drills={shelf}
 			chosen={wantedDrill}
 			none={say(texts.chooseADrill)}
 			onchoose={(id) => (wantedDrill = id)}

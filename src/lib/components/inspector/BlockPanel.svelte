@@ -16,7 +16,7 @@
 	import { blockWords } from '../tape/words';
 	import LineupTable from '../lineup/LineupTable.svelte';
 	import Choice from '../page/Choice.svelte';
-	import { byName } from '../page/byName';
+	import DrillChoice from './DrillChoice.svelte';
 	import BlockDetails from './BlockDetails.svelte';
 	import ClimbEditor from './ClimbEditor.svelte';
 	import LaneControls from './LaneControls.svelte';
@@ -83,7 +83,7 @@
 	const keyOf = ({ id, revision = 1 }: Drill) => `${id}@${revision}`;
 	/** What is at hand, and what is run where that is none of it: an older revision, say. */
 	const shelf = $derived(
-		byName(drill && !context.shelf.includes(drill) ? [...context.shelf, drill] : context.shelf)
+		drill && !context.shelf.includes(drill) ? [...context.shelf, drill] : context.shelf
 	);
 	function setDrill(key: string) {
 		const other = shelf.find((each) => keyOf(each) === key);
@@ -109,10 +109,11 @@
 			<LineupTable lineup={block.lineup} {context} />
 		</details>
 	{/if}
-	<Choice
+	<DrillChoice
 		id="block-drill"
 		label={say(texts.drill)}
-		of={shelf.map((each) => ({ id: keyOf(each), name: each.name }))}
+		drills={shelf}
+		{keyOf}
 		chosen={keyOf(drill)}
 		onchoose={setDrill}
 	/>

@@ -4,7 +4,7 @@
 	import type { Edit, Found } from '$core/practice';
 	import Choice from '../page/Choice.svelte';
 	import LaneCoverage from './LaneCoverage.svelte';
-	import { byName } from '../page/byName';
+	import DrillChoice from './DrillChoice.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/inspector';
 
@@ -18,10 +18,9 @@
 	const say = useWords();
 	const { period, lane } = $derived(found);
 	const { team, shelf } = $derived(evaluation.context);
-	const drills = $derived(byName(shelf));
 
 	function addAfter(id: string) {
-		const drill = drills.find((each) => each.id === id);
+		const drill = shelf.find((each) => each.id === id);
 		const edit = drill && blockAfter(evaluation, found, drill);
 		if (edit) onapply(edit);
 	}
@@ -40,10 +39,10 @@
 	{/if}
 	{#if lane.unit !== undefined}<LaneCoverage {evaluation} {lane} isOpen={true} />{/if}
 	{#key lane.blocks.length}
-		<Choice
+		<DrillChoice
 			id="block-after"
 			label={say(texts.drillAfter)}
-			of={drills}
+			drills={shelf}
 			chosen=""
 			none={say(texts.chooseADrill)}
 			onchoose={addAfter}

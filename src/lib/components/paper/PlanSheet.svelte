@@ -14,26 +14,29 @@
 
 	const say = useWords();
 	const { practice, context, windows, figures } = $derived(evaluation);
-	/** Lines that a sheet takes at the normal size of its letters. */
-	const ROOM = 30;
-	const isDense = $derived(
+	/** Lines that a sheet takes in letters of the normal size, and in small ones. */
+	const [ROOM, ROOM_OF_SMALL] = [30, 38];
+	const wanted = $derived(
 		practice.periods.reduce(
 			(sum, { lanes, groups }) => sum + 1 + lanes.length + (groups && groups.length > 0 ? 3 : 0),
 			0
-		) > ROOM
+		)
 	);
+	const isDense = $derived(wanted > ROOM);
+	/** Only what is needed on the ground: rungs by their names, players by their numbers. */
+	const isBrief = $derived(wanted > ROOM_OF_SMALL);
 	const rows = $derived(
 		windows.map((window) => ({
 			window,
-			blocks: sheetBlocks(evaluation, window, { say, isBrief: isDense })
+			blocks: sheetBlocks(evaluation, window, { say, isBrief })
 		}))
 	);
 	const grouped = $derived(practice.periods.filter(({ groups }) => groups && groups.length > 0));
 	const shortName = (id: string) => {
 		const player = context.playerById.get(id);
 		if (!player) return id;
-		// A dense sheet has room for the number alone, where there is one.
-		if (isDense && player.number !== undefined) return String(player.number);
+		// A brief sheet has room for the number alone, where there is one.
+		if (isBrief && player.number !== undefined) return String(player.number);
 		return `${player.number ?? ''} ${player.name.split(' ')[0]}`.trim();
 	};
 	/** Lines that the sheet takes, by what stands on it. */
@@ -83,7 +86,7 @@
 			.join(', ');
 </script>
 
-<article class="sheet" class:dense={isDense}>
+<article class="sheet" class:dense={isDense} class:brief={isBrief}>
 	<header>
 		<h1 class="wide">{dayWords(practice.date)}</h1>
 		<p>
@@ -157,7 +160,7 @@
 								{#each sheetBlock.bibs as list, slot (slot)}
 									{#if slot > 0}<span aria-hidden="true">{window.slots.length > 0 ? '→' : ''}</span
 										>{/if}
-									{#each list as bib, place (place)}<Bib {bib} size={isDense ? 12 : 15} />{/each}
+									{#each list as bib, place (place)}<Bib {bib} size={isBrief ? 12 : 15} />{/each}
 								{/each}
 							</span>
 							<span class="narrow">{sheetBlock.numbers}</span>
@@ -184,14 +187,14 @@
 				<ul>
 					{#each period.groups ?? [] as group (group.id)}
 						<li>
-							<Bib bib={group.bib} size={isDense ? 13 : 18} />
+							<Bib bib={group.bib} size={isBrief ? 13 : 18} />
 							<span class="narrow"
 								>{group.players
 									.filter((id) => practice.expected.includes(id))
 									.map((id) =>
 										id === group.leader ? say(texts.leads, { name: shortName(id) }) : shortName(id)
 									)
-									.join(isDense ? ' ' : ', ')}</span
+									.join(isBrief ? ' ' : ', ')}</span
 							>
 						</li>
 					{/each}
@@ -226,16 +229,20 @@
 		color: #000;
 	}
 	.dense {
+		font-size: 8.2pt;
+		line-height: 1.14;
+	}
+	.brief {
 		font-size: 8pt;
 		line-height: 1.12;
 	}
-	.dense :is(th, td) {
+	.brief :is(th, td) {
 		padding: 0.8px 5px;
 	}
-	.dense .cues b {
+	.brief .cues b {
 		display: inline;
 	}
-	.dense section ul {
+	.brief section ul {
 		grid-template-columns: repeat(auto-fill, minmax(31mm, max-content));
 		gap: 0 12px;
 	}

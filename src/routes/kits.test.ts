@@ -5,9 +5,9 @@ import Marking from '$lib/components/field/Marking.svelte';
 import { drillHints, faultOf, resolveDrill, simulate } from '$core/drill';
 import { areaOf, stageOf } from '$core/model/skill';
 import type { Drill } from '$core/model/drill';
-import { anySportDrills, drillsFor } from './starterDrills';
-import { ownSport } from './ownSport';
-import { listSports } from './sports';
+import { anySportDrills, drillsFor } from '$lib/server/usecases/team/starterDrills';
+import { ownSport } from '$lib/server/usecases/team/ownSport';
+import { listSports } from '$lib/server/usecases/team/sports';
 
 const WANTED = [
 	'american-football association-football australian-rules baseball basketball beach-volleyball',
