@@ -70,6 +70,7 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
 	{ file: 'limits', path: '/saltmarsh/limits', width: 1280, height: 800 },
+	{ file: 'sport', path: '/skerryside/sport', width: 1280, height: 800 },
 	{ file: 'player', path: '/saltmarsh/squad/p15', width: 1280, height: 800 },
 	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
 	{
@@ -91,7 +92,6 @@ const SHOTS: readonly Shot[] = [
 		}
 	},
 	{ file: 'kit', path: '/saltmarsh/kit', width: 1280, height: 800 },
-	{ file: 'words', path: '/saltmarsh/words', width: 1280, height: 800 },
 	{ file: 'sheet', path: `${BOARD}/paper`, width: 900, height: 1100 }
 ];
 

@@ -81,10 +81,7 @@ test('a team for a sport of its own goes from nothing to a printed practice in a
 	const press = (name: string | RegExp) => () => page.getByRole('button', { name }).first().click();
 	const choose = (label: string, option: string) => () =>
 		page.getByLabel(label, { exact: true }).last().selectOption({ label: option });
-	const players = Array.from(
-		{ length: 12 },
-		(_, k) => `${k + 1} Rope Player ${'ABCDEFGHIJKL'[k]}`
-	);
+	const players = Array.from({ length: 12 }, (_, k) => `${k + 1} Rope Player ${'ABCDEFGHIJKL'[k]}`);
 
 	await open(page, `${server.url}/teams/new`);
 	await act(

@@ -5,6 +5,7 @@ export default messages({
 	everybodyAgain: 'Everybody again',
 	findADrill: 'Find, for “{label}”',
 	wordsOfADrill: 'words of {aDrill}',
+	countsHere: 'Counts: {counted}',
 	laneCovers: 'What these {players} get',
 	skill: 'Skill',
 	inThisLane: 'here',

@@ -37,8 +37,12 @@
 	const context = $derived(evaluation.context);
 	const drill = $derived(drillOf(context, block.drill));
 	/** Those of every rung that is run, not of the drill underneath. */
-	const cautions = $derived(
-		drill ? [...new Set(rungsRun(block, drill).flatMap((rung) => rung.cautions))] : []
+	const ofRungs = (of: (rung: Drill) => readonly string[]) =>
+		drill ? [...new Set(rungsRun(block, drill).flatMap(of))] : [];
+	const cautions = $derived(ofRungs((rung) => rung.cautions));
+	const cues = $derived(ofRungs((rung) => rung.cues.map((cue) => cue.say)));
+	const counts = $derived(
+		block.counting ? [block.counting] : ofRungs(({ success }) => (success ? [success.counts] : []))
 	);
 	const figures = $derived(evaluation.figures.blocks.get(block.id));
 	const sized = $derived(sizeLane(evaluation, found));
@@ -99,6 +103,10 @@
 
 {#if drill}
 	<p class="gives"><strong>{drill.name}</strong>: {blockWords(figures, say)}</p>
+	{#if cues.length > 0}<p class="said">“{cues.join('”, “')}”</p>{/if}
+	{#if counts.length > 0}<p class="said">
+			{say(texts.countsHere, { counted: counts.join('; ') })}
+		</p>{/if}
 	{#if cautions.length > 0}<p class="care">
 			<strong>{say(texts.care)}</strong>
 			{cautions.join(' ')}
@@ -192,6 +200,7 @@
 
 <style>
 	.gives,
+	.said,
 	.care {
 		line-height: 1.3;
 		font-size: 13px;
