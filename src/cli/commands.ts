@@ -18,8 +18,9 @@ import { group, GroupInput, groupSearch } from '../core/grouping';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
 import { simulate, SimulateInput } from '../core/drill';
 import { Bundle } from '../core/model/bundle';
-import { evaluate } from '../core/playing';
+import { evaluate, type Evaluation } from '../core/playing';
 import { toContext } from '../core/practice';
+import { coverage, due, DueInput, step, StepInput } from '../core/season';
 import { size, SizeInput } from '../core/sizing';
 import { readShape } from '../doors';
 
@@ -43,9 +44,13 @@ function command<Schema extends TSchema>(
 	};
 }
 
-function checkBundle({ practice, ...bundle }: Static<typeof Bundle>): Outcome<unknown> {
-	const { format: _format, ...surroundings } = bundle;
-	const evaluation = evaluate(practice, toContext(surroundings));
+/** The practice of a bundle, played. */
+function played({ practice, format: _format, ...surroundings }: Static<typeof Bundle>): Evaluation {
+	return evaluate(practice, toContext(surroundings));
+}
+
+function checkBundle(bundle: Static<typeof Bundle>): Outcome<unknown> {
+	const evaluation = played(bundle);
 	const say = speaker(evaluation.context.team.words, readMessage);
 	const { busyShare, turns } = evaluation.figures;
 	return ok({
@@ -84,7 +89,10 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map([
 				: within(lineupSearch(input), input.secondsLimit)
 		)
 	],
-	['check', command(Bundle, checkBundle)]
+	['check', command(Bundle, checkBundle)],
+	['coverage', command(Bundle, (bundle) => ok(coverage(played(bundle))))],
+	['step', command(StepInput, step)],
+	['due', command(DueInput, due)]
 ]);
 
 /** Names of the commands, `batch` among them. */

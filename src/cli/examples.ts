@@ -42,6 +42,74 @@ const PASS_AND_FOLLOW: Drill = {
 
 const PLAYERS = ['Ada', 'Bo', 'Cy', 'Di', 'Eli', 'Fay', 'Gus', 'Hal'];
 
+/** A small practice with all that it is built from. */
+const BUNDLE: Examples['check'] = {
+	format: 'fieldplan/bundle@1',
+	practice: {
+		format: 'fieldplan/practice@1',
+		id: 'monday',
+		teamId: 'team',
+		seasonId: 'spring',
+		date: '2027-03-01',
+		start: '18:00',
+		timeZone: 'Europe/London',
+		minutes: 20,
+		place: 'Hall',
+		expected: PLAYERS,
+		adults: ['coach'],
+		periods: [
+			{
+				id: 'pass',
+				name: 'Pass and follow',
+				kind: 'together',
+				rank: 'must',
+				min: 8,
+				ideal: 15,
+				max: 20,
+				minutes: 15,
+				lanes: [
+					{
+						id: 'lane',
+						zoneIds: ['hall'],
+						blocks: [
+							{
+								id: 'block',
+								drill: { id: 'pass-and-follow', revision: 1 },
+								climb: [{ minutes: 15 }],
+								minutes: 15,
+								copies: [{ id: 'copy', zoneId: 'hall', players: PLAYERS, adults: ['coach'] }],
+								stopShare: 0.05
+							}
+						]
+					}
+				]
+			}
+		]
+	},
+	team: {
+		id: 'team',
+		name: 'A team',
+		sport: 'any',
+		ages: { from: 12, to: 14 },
+		timeZone: 'Europe/London',
+		skillAreas: [{ id: 'passing', name: 'Passing' }],
+		units: []
+	},
+	season: { id: 'spring', name: 'Spring', firstDay: '2027-03-01', weeks: 10 },
+	players: PLAYERS.map((id) => ({ id, name: id })),
+	adults: [{ id: 'coach', name: 'Coach', role: 'head coach' }],
+	ground: {
+		id: 'hall',
+		name: 'Hall',
+		length: 40,
+		width: 20,
+		markings: [],
+		zones: [{ id: 'hall', name: 'Hall', x: 0, y: 0, length: 40, width: 20 }]
+	},
+	kit: { ball: 4 },
+	drills: [PASS_AND_FOLLOW]
+};
+
 /** One input of each command, as the documentation shows it. */
 export const EXAMPLES: Examples = {
 	simulate: { drill: PASS_AND_FOLLOW, players: 6, minutes: 10, stopShare: 0.1 },
@@ -89,70 +157,32 @@ export const EXAMPLES: Examples = {
 		positions: ['keeper', 'field', 'field', 'field', 'field'],
 		shifts: 4
 	},
-	check: {
-		format: 'fieldplan/bundle@1',
-		practice: {
-			format: 'fieldplan/practice@1',
-			id: 'monday',
-			teamId: 'team',
-			seasonId: 'spring',
-			date: '2027-03-01',
-			start: '18:00',
-			timeZone: 'Europe/London',
-			minutes: 20,
-			place: 'Hall',
-			expected: PLAYERS,
-			adults: ['coach'],
-			periods: [
-				{
-					id: 'pass',
-					name: 'Pass and follow',
-					kind: 'together',
-					rank: 'must',
-					min: 8,
-					ideal: 15,
-					max: 20,
-					minutes: 15,
-					lanes: [
-						{
-							id: 'lane',
-							zoneIds: ['hall'],
-							blocks: [
-								{
-									id: 'block',
-									drill: { id: 'pass-and-follow', revision: 1 },
-									climb: [{ minutes: 15 }],
-									minutes: 15,
-									copies: [{ id: 'copy', zoneId: 'hall', players: PLAYERS, adults: ['coach'] }],
-									stopShare: 0.05
-								}
-							]
-						}
-					]
-				}
-			]
-		},
-		team: {
-			id: 'team',
-			name: 'A team',
-			sport: 'any',
-			ages: { from: 12, to: 14 },
-			timeZone: 'Europe/London',
-			skillAreas: [{ id: 'passing', name: 'Passing' }],
-			units: []
-		},
-		season: { id: 'spring', name: 'Spring', firstDay: '2027-03-01', weeks: 10 },
-		players: PLAYERS.map((id) => ({ id, name: id })),
-		adults: [{ id: 'coach', name: 'Coach', role: 'head coach' }],
-		ground: {
-			id: 'hall',
-			name: 'Hall',
-			length: 40,
-			width: 20,
-			markings: [],
-			zones: [{ id: 'hall', name: 'Hall', x: 0, y: 0, length: 40, width: 20 }]
-		},
-		kit: { ball: 4 },
-		drills: [PASS_AND_FOLLOW]
+	check: BUNDLE,
+	coverage: BUNDLE,
+	step: {
+		tallies: [
+			{ who: 'red', clean: 17, tries: 20 },
+			{ who: 'blue', clean: 6, tries: 14 }
+		]
+	},
+	due: {
+		today: '2027-04-06',
+		season: { firstDay: '2027-03-01' },
+		players: PLAYERS,
+		skills: [
+			{
+				id: 'passing',
+				targets: [{ from: '2027-03-01', to: '2027-05-02', minutes: 180 }]
+			},
+			{ id: 'finishing', targets: [], fix: true }
+		],
+		rows: PLAYERS.map((player) => ({
+			date: '2027-03-30',
+			skill: 'passing/1',
+			player,
+			seconds: 900,
+			focus: 'main'
+		})),
+		tallies: [{ date: '2027-03-30', skill: 'passing/1', clean: 14, tries: 20 }]
 	}
 };

@@ -18,6 +18,9 @@ const SOUND: Record<string, () => unknown> = {
 		const format = 'fieldplan/bundle@1';
 		return { format, practice: demoPractice(), team, season, players, adults, ground, kit, drills };
 	},
+	coverage: () => SOUND.check(),
+	step: () => contract('step-01'),
+	due: () => contract('due-09'),
 	group: () => ({ ...randomRequest([4, 3, 3], 5), secondsLimit: 0.02 }),
 	rotate: () => ({
 		groups: ['a', 'b', 'c', 'd'],
@@ -129,7 +132,7 @@ describe.each(Object.entries(SOUND))('%s', (command, sound) => {
 			fc.property(changes, ({ path, how, what }) =>
 				expectAnswer(command, changedAt(base, path, how, what))
 			),
-			{ seed: 7, numRuns: command === 'check' ? 60 : 400 }
+			{ seed: 7, numRuns: command === 'check' || command === 'coverage' ? 60 : 400 }
 		);
 	});
 

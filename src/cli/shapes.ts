@@ -11,6 +11,7 @@ import { closed, says } from '../core/model/fields';
 import { Practice, Template } from '../core/model/practice';
 import { Sport } from '../core/model/sport';
 import { LineupInput, LineupOutput, RotateInput, RotateOutput } from '../core/rotation';
+import { CoverageOutput, DueInput, DueOutput, StepInput, StepOutput } from '../core/season';
 import { SizeInput, SizeOutput } from '../core/sizing';
 
 /** What `check` gives: findings with their words, and figures of the whole practice. */
@@ -48,7 +49,10 @@ export const COMMAND_SHAPES = {
 	group: { input: GroupInput, output: GroupOutput },
 	rotate: { input: RotateInput, output: RotateOutput },
 	lineup: { input: LineupInput, output: LineupOutput },
-	check: { input: Bundle, output: CheckOutput }
+	check: { input: Bundle, output: CheckOutput },
+	coverage: { input: Bundle, output: CoverageOutput },
+	step: { input: StepInput, output: StepOutput },
+	due: { input: DueInput, output: DueOutput }
 } satisfies Record<string, { input: TSchema; output: TSchema }>;
 
 /** Files of the open format, by the name of their schema. */

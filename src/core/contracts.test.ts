@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { fit, type FitInput } from './clock';
 import { simulate, type SimulateInput } from './drill';
+import { due, step, type DueInput, type StepInput } from './season';
 import { size, type SizeInput } from './sizing';
 import type { Outcome } from './base';
 
@@ -9,7 +10,9 @@ const folder = new URL('../../tests/contracts/', import.meta.url);
 const run: Record<string, (input: unknown) => Outcome<unknown>> = {
 	simulate: (input) => simulate(input as SimulateInput),
 	size: (input) => size(input as SizeInput),
-	fit: (input) => fit(input as FitInput)
+	fit: (input) => fit(input as FitInput),
+	step: (input) => step(input as StepInput),
+	due: (input) => due(input as DueInput)
 };
 
 /** Every field of `expected` is in `actual` with the same value, numbers within 1e-6. */

@@ -1,6 +1,13 @@
 import { UTCDate } from '@date-fns/utc';
 import { TZDate } from '@date-fns/tz';
-import { addDays as daysLater, addSeconds, format, formatISO, getISODay } from 'date-fns';
+import {
+	addDays as daysLater,
+	addSeconds,
+	differenceInCalendarDays,
+	format,
+	formatISO,
+	getISODay
+} from 'date-fns';
 
 const asDay = (date: Date) => formatISO(date, { representation: 'date' });
 
@@ -11,6 +18,10 @@ export const dayAt = (instant: number, timeZone: string): string =>
 /** The day so many days after another, before it where negative. */
 export const addDays = (day: string, days: number): string =>
 	asDay(daysLater(new UTCDate(day), days));
+
+/** How many days one day is after another; below 0 where it is before. */
+export const daysBetween = (from: string, to: string): number =>
+	differenceInCalendarDays(new UTCDate(to), new UTCDate(from));
 
 /** The weekday of a day, Monday 1 to Sunday 7. */
 export const weekdayOf = (day: string): number => getISODay(new UTCDate(day));

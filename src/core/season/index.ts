@@ -5,3 +5,6 @@ export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
 export { nextFreeDay, usualOn, type PracticeFacts } from './usual';
 export { weekOf } from './week';
 export { partOf, orderByCliques, togetherOf, type Together } from './together';
+export { adviceOn, step, StepInput, StepOutput, type StepAdvice } from './step';
+export { due, DueInput, DueOutput } from './due';
+export { coverage, CoverageOutput } from './coverage';

@@ -1,8 +1,6 @@
-import { UTCDate } from '@date-fns/utc';
-import { differenceInCalendarDays } from 'date-fns';
+import { daysBetween } from '../conditions';
 import type { Season } from '../model/team';
 
 /** The week of a season that a day lies in, counted from 1. */
-export function weekOf({ firstDay }: Pick<Season, 'firstDay'>, day: string): number {
-	return Math.floor(differenceInCalendarDays(new UTCDate(day), new UTCDate(firstDay)) / 7) + 1;
-}
+export const weekOf = ({ firstDay }: Pick<Season, 'firstDay'>, day: string): number =>
+	Math.floor(daysBetween(firstDay, day) / 7) + 1;
