@@ -28,7 +28,7 @@
 	}: {
 		drill: Drill;
 		/** Whose shelf it is for: what there is to choose from. */
-		team: Pick<Team, 'sport' | 'skillAreas' | 'units'>;
+		team: Pick<Team, 'loads' | 'sport' | 'skillAreas' | 'units'>;
 		misfit: (Misfit & { newest?: string }) | null;
 		/** Stamp of the newest revision, as the page was read; empty for a new drill. */
 		stamp?: string;
@@ -165,7 +165,7 @@
 	</div>
 	{#key draft.rungId}
 		{#if draft.rung}<RungHead {draft} rung={draft.rung} />{/if}
-		<Fields {draft} skills={team.skillAreas} units={team.units} {run} />
+		<Fields {draft} skills={team.skillAreas} units={team.units} loads={team.loads ?? []} {run} />
 	{/key}
 	{#if !draft.rung}
 		<label class="tickable">

@@ -17,16 +17,20 @@
 		draft,
 		skills,
 		units,
+		loads,
 		run
 	}: {
 		draft: DrillDraft;
 		skills: readonly { id: string; name: string }[];
 		units: readonly { id: string; name: string }[];
+		/** What turns cost a body in the team's sport. */
+		loads: readonly string[];
 		/** The drill as it runs: beside the map, or beside what a rung changes. */
 		run: Snippet;
 	} = $props();
 
 	const say = useWords();
+	const offered = $derived({ units: units.map(({ id }) => id), loads });
 	/** Groups that are to be changed on the rung, and are as yet the drill's. */
 	let opened: string[] = $state.raw([]);
 	const shown = $derived(
@@ -67,7 +71,11 @@
 		</legend>
 		{#if group.id === 'spots'}<SpotsField {draft} {units} beside={run} />
 		{:else if group.id === 'skills'}<SkillsField {draft} {skills} />
-		{:else if PART_TABLES[group.id]}<PartsField {draft} table={PART_TABLES[group.id]} />{/if}
+		{:else if PART_TABLES[group.id]}<PartsField
+				{draft}
+				table={PART_TABLES[group.id]}
+				{offered}
+			/>{/if}
 		<FieldInputs {draft} {group} />
 		{#if group.id === 'turn'}<TapHelper onuse={useTiming} />{/if}
 	</fieldset>

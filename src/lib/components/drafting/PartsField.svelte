@@ -2,16 +2,19 @@
 	import { useWords } from '$lib/components/page/words.svelte';
 	import TypedTable from '../table/TypedTable.svelte';
 	import type { DrillDraft } from './draft.svelte';
-	import { partColumns, partRows, type PartRow, type PartTable } from './partRows';
+	import { partColumns, partRows, type Offered, type PartRow, type PartTable } from './partRows';
 
 	/** A field of a drill that is a list of parts, a row each. */
-	let { draft, table }: { draft: DrillDraft; table: PartTable } = $props();
+	let { draft, table, offered }: { draft: DrillDraft; table: PartTable; offered: Offered } =
+		$props();
 
 	const say = useWords();
 	let rows: PartRow[] = $derived(
 		draft.asTyped((drill, calling) => partRows(table, drill, calling))
 	);
-	const columns = $derived(partColumns(table, draft.typed, { calling: draft.calling, say }));
+	const columns = $derived(
+		partColumns(table, draft.typed, { calling: draft.calling, say, offered })
+	);
 	function keep(next: PartRow[]) {
 		rows = next;
 		draft.set(table.change(rows, draft.typed, draft.calling));

@@ -16,8 +16,16 @@ interface PartColumn {
 	/** Choices; those of spots and rungs are the drill's own. */
 	options?: readonly { id: string; name: Message }[] | 'spots' | 'rungs';
 	isNeeded?: boolean;
+	/** Words of the team that are offered. */
+	offers?: keyof Offered;
 	hint?: Message;
 	least?: number;
+}
+
+/** Words that a team has for what is typed: the ids of its units, what turns cost a body in its sport. */
+export interface Offered {
+	units: readonly string[];
+	loads: readonly string[];
 }
 
 /** Parts of one field of a drill, each a row of a table. */
@@ -131,7 +139,14 @@ const counted = (
 		aNewOne: said.aNewOne,
 		add: said.add,
 		columns: [
-			{ id: name, heading: said.heading, kind: 'text', hint: said.hint, least: 120 },
+			{
+				id: name,
+				heading: said.heading,
+				kind: 'text',
+				hint: said.hint,
+				least: 120,
+				...(field === 'needsRole' && { offers: 'units' as const })
+			},
 			{ id: 'count', heading: texts.howMany, kind: 'number' }
 		],
 		cells: (drill) =>
@@ -195,7 +210,14 @@ const loads: PartTable = {
 	aNewOne: texts.aNewLoad,
 	add: texts.addALoad,
 	columns: [
-		{ id: 'kind', heading: texts.costsABody, kind: 'text', hint: texts.throwsJumps, least: 110 },
+		{
+			id: 'kind',
+			heading: texts.costsABody,
+			kind: 'text',
+			hint: texts.throwsJumps,
+			offers: 'loads',
+			least: 110
+		},
 		{ id: 'count', heading: texts.aTurn, kind: 'number' },
 		{ id: 'spots', heading: texts.onSpots, kind: 'text', hint: texts.allAtWork, least: 110 }
 	],
@@ -298,9 +320,9 @@ export const partRows = (table: PartTable, drill: Drill, calling: SpotCalling): 
 export function partColumns(
 	table: PartTable,
 	{ spots, rungs }: Drill,
-	{ calling, say }: { calling: SpotCalling; say: Say }
+	{ calling, say, offered }: { calling: SpotCalling; say: Say; offered?: Offered }
 ): Column<PartRow>[] {
-	return table.columns.map(({ id, heading, options, hint, ...facts }) =>
+	return table.columns.map(({ id, heading, options, hint, offers, ...facts }) =>
 		fieldColumn<PartRow, string>(id, {
 			...facts,
 			heading: say(heading),
@@ -312,6 +334,7 @@ export function partColumns(
 							spot: row[table.names] || say(table.aNewOne)
 						}),
 			...(hint && { hint: say(hint) }),
+			...(offers && offered && { suggestions: offered[offers] }),
 			...(options && {
 				options:
 					options === 'spots'

@@ -27,6 +27,7 @@
 	} = $props();
 
 	const say = useWords();
+	const own = $props.id();
 
 	function down(event: KeyboardEvent, index: number, column: string) {
 		if (event.key !== 'Enter') return;
@@ -73,6 +74,7 @@
 			style:min-width={column.least ? `${column.least}px` : undefined}
 			inputmode={column.kind === 'number' ? 'decimal' : undefined}
 			maxlength="2000"
+			list={column.suggestions?.length ? `${own}-${column.id}` : undefined}
 			aria-label={label}
 			aria-invalid={isWrong(row, column)}
 			placeholder={column.hint}
@@ -83,6 +85,13 @@
 	{/if}
 {/snippet}
 
+{#each columns as { id, suggestions = [] } (id)}
+	{#if suggestions.length > 0}
+		<datalist id="{own}-{id}">
+			{#each suggestions as each (each)}<option value={each}></option>{/each}
+		</datalist>
+	{/if}
+{/each}
 <div class="scroll">
 	<table>
 		<thead>

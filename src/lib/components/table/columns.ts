@@ -21,6 +21,8 @@ export interface Column<Row extends TypedRow> {
 	isNeeded?: boolean;
 	/** What may be typed, shown while the cell is empty and typed in. */
 	hint?: string;
+	/** Words that are offered while it is typed in; others may be typed. */
+	suggestions?: readonly string[];
 	/** Pixels that it is wide at least. */
 	least?: number;
 	isStrong?: boolean;

@@ -13,9 +13,9 @@ import texts from '$texts/refusals';
 /** A new drill: blank, a copy of another (`from`), or one of its rungs (`rung`). */
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
-		const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
+		const { id, name, sport, skillAreas, units, loads } = await requireTeam(db, params.team);
 		const [from, rung] = [url.searchParams.get('from'), url.searchParams.get('rung')];
-		const team = { id, name, sport, skillAreas, units };
+		const team = { id, name, sport, skillAreas, units, loads };
 		if (from === null)
 			return { team, drill: blankDrill({ id: 'new', sport, skill: skillAreas[0]?.id }) };
 		const model = await findDrill(db, params.team, from);

@@ -12,12 +12,12 @@ import texts from '$texts/refusals';
 /** The newest revision, or an older one that is to be taken back. */
 export const load: PageServerLoad = ({ params, url }) =>
 	reading(async (db) => {
-		const { id, name, sport, skillAreas, units } = await requireTeam(db, params.team);
+		const { id, name, sport, skillAreas, units, loads } = await requireTeam(db, params.team);
 		const drill = await findDrill(db, params.team, params.drill, revisionIn(url));
 		if (!drill) error(404, say(texts.noDrillOnShelf));
 		const newest = await findDrill(db, params.team, params.drill);
 		const stamp = stampOf(drillStored(newest ?? drill));
-		return { team: { id, name, sport, skillAreas, units }, drill, stamp };
+		return { team: { id, name, sport, skillAreas, units, loads }, drill, stamp };
 	});
 
 export const actions: Actions = {
