@@ -1,6 +1,7 @@
 import { setMinutes } from '../building';
 import { contactOf, onRung } from '../playing';
 import type { Context } from '../practice';
+import { onceFor } from './onceFor';
 import { overBlocks, playedBlocks, type BlockRule, type PlayedBlock } from './blockRule';
 
 /** Minutes at a level or over it. */
@@ -8,13 +9,13 @@ const atLevel = (minutes: Iterable<readonly [number, number]>, level: number) =>
 	[...minutes].reduce((sum, [own, some]) => sum + (own >= level ? some : 0), 0);
 
 /** Minutes of hard contact of each player up to and with a block; steps below the level are none. */
-function minutesUntil(played: PlayedBlock): Map<string, number> {
+const minutesUntil = onceFor((played: PlayedBlock): Map<string, number> => {
 	const { contactLevel } = played.evaluation.context.limits;
 	const blocks = playedBlocks(played.evaluation);
 	const last = blocks.findIndex(({ runs }) => runs[0].run.block === played.runs[0].run.block);
 	const contact = contactOf(blocks.slice(0, last + 1).flatMap(({ runs }) => [...runs]));
 	return new Map([...contact].map(([player, own]) => [player, atLevel(own, contactLevel)]));
-}
+});
 
 /** Minutes of hard contact that a player had in the six days before, and earlier on the day. */
 function weekBefore({ before, limits }: Context, player: string): number {

@@ -49,7 +49,10 @@ export const TOO_MANY_PASSES = badInput(
 
 /** Players by how little they had, the first count before the next; of equal ones the given order. Indices. */
 function leastFirst(players: number, counts: readonly (readonly number[])[]): number[] {
-	return Array.from({ length: players }, (_, player) => player).sort((a, b) => {
+	const given = Array.from({ length: players }, (_, player) => player);
+	// Before anybody has had anything, and that is asked most, the order is as it is given.
+	if (counts.every((count) => count.every((had) => had === 0))) return given;
+	return given.sort((a, b) => {
 		for (const count of counts) if (count[a] !== count[b]) return count[a] - count[b];
 		return a - b;
 	});
@@ -115,7 +118,7 @@ export function playClimb(
 			);
 			const lines = start ?? dealtIn(order, step, runners);
 			const watcher = watch(leg, { step: at, fromSecond: second, lines });
-			const { add } = own[at];
+			const { add, settle } = own[at];
 			second = runTurns(
 				{
 					drill: step.drill,
@@ -134,6 +137,7 @@ export function playClimb(
 						}
 					: add
 			);
+			settle();
 			watcher?.over(Math.min(second, runSeconds));
 		}
 		waits.close(runSeconds);

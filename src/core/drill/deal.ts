@@ -40,13 +40,21 @@ export function deal(system: System, players: readonly Runner[]): number[][] {
 	);
 	for (const [index, { count }] of spots.entries())
 		lines[index].push(...waiting.splice(0, count - lines[index].length));
-	const turns = new Map<string, number>();
+	/** Lines to choose from with the next turn of each, shared by units that have the same choice. */
+	const rounds = new Map<string, { choices: number[]; turn: number }>();
+	const byUnit = new Map<string | undefined, { choices: number[]; turn: number }>();
+	const roundOf = (unit: string | undefined) => {
+		const choices = linesFor(system, unit);
+		const round = rounds.get(choices.join()) ?? { choices, turn: 0 };
+		rounds.set(choices.join(), round);
+		byUnit.set(unit, round);
+		return round;
+	};
 	for (const player of waiting) {
-		const choices = linesFor(system, players[player].unit);
-		const key = choices.join();
-		const turn = turns.get(key) ?? 0;
-		lines[choices[turn % choices.length]].push(player);
-		turns.set(key, turn + 1);
+		const { unit } = players[player];
+		const round = byUnit.get(unit) ?? roundOf(unit);
+		lines[round.choices[round.turn % round.choices.length]].push(player);
+		round.turn += 1;
 	}
 	return lines;
 }

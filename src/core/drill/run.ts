@@ -39,10 +39,7 @@ export interface RunPlan {
 }
 
 /** A turn while the run still writes it. */
-type OpenTurn = { -readonly [Key in keyof TurnOnGround]: TurnOnGround[Key] } & {
-	players: number[];
-	spots: number[];
-};
+type OpenTurn = { -readonly [Key in keyof TurnOnGround]: TurnOnGround[Key] };
 
 /** How far the turns that go the other way are apart: even, and never in step with the length of a line. */
 const GOLDEN = 0.6180339887498949;
@@ -80,10 +77,13 @@ const STAY: readonly null[] = [];
 /** A run while it goes on: who stands in which line, and which turns are under way. */
 class Run {
 	readonly #lines: Lines;
-	/** Turns under way, in order of their starts and so of their ends. */
-	readonly #open: OpenTurn[] = [];
+	/** Turns in order of their starts and so of their ends; those before `#over` have ended. */
+	readonly #turns: OpenTurn[] = [];
+	#over = 0;
 	readonly #counts: number[];
 	readonly #mosts: number[];
+	/** The spots of every turn where none takes more than its count, else null. */
+	readonly #fixed: readonly number[] | null;
 	readonly #movesOn: (endSecond: number) => boolean;
 	readonly #sideOf: (turn: number, startSecond: number) => number;
 	readonly #before: { started: number; ended: number };
@@ -100,6 +100,9 @@ class Run {
 		);
 		this.#counts = system.spots.map(({ count }) => count);
 		this.#mosts = system.spots.map(({ count, upTo }) => upTo ?? count);
+		this.#fixed = system.spots.some(({ upTo }) => upTo !== undefined)
+			? null
+			: this.#counts.flatMap((count, spot) => new Array<number>(count).fill(spot));
 		this.#movesOn = rotationClock(drill.rotation, fromSecond);
 		this.#sideOf = side === undefined ? sideClock(drill.sides, runSeconds) : () => side;
 		this.#before = counts ?? { started: 0, ended: 0 };
@@ -111,17 +114,18 @@ class Run {
 		const { headwaySeconds } = drill.turn;
 		let second = fromSecond;
 		for (let started = 0; started < mostTurns && second < runSeconds - SAME_INSTANT;) {
-			while (this.#open.length > 0 && this.#open[0].endSecond <= second + SAME_INSTANT)
-				this.#end(this.#open.shift() as OpenTurn);
+			const turns = this.#turns;
+			while (this.#over < turns.length && turns[this.#over].endSecond <= second + SAME_INSTANT)
+				this.#end(turns[this.#over++]);
 			if (this.#canStart()) {
 				this.#start(started, second);
 				started += 1;
 				second += headwaySeconds;
-			} else if (this.#open.length > 0) second = this.#open[0].endSecond;
+			} else if (this.#over < turns.length) second = turns[this.#over].endSecond;
 			else throw new Error('A balanced drill stood still: its lines never fill again');
 		}
 		// The last turns end where there is time; who comes after waits for the last of them.
-		for (const turn of this.#open) {
+		for (const turn of this.#turns.slice(this.#over)) {
 			second = Math.max(second, turn.endSecond);
 			if (turn.endSecond <= runSeconds + SAME_INSTANT) this.#end(turn);
 			else this.show(turn);
@@ -136,37 +140,32 @@ class Run {
 	}
 
 	#start(number: number, startSecond: number): void {
-		this.#open.push({
+		const lines = this.#lines;
+		const spots = this.#spotsOn();
+		// Those who go on come from the fronts of their lines.
+		const players = new Array<number>(spots.length);
+		for (let k = 0; k < spots.length; k += 1) players[k] = lines.takeFront(spots[k]);
+		this.#turns.push({
 			number,
 			startSecond,
 			endSecond: startSecond + this.plan.drill.turn.workSeconds,
-			side: this.#sideOf(this.#before.started, startSecond),
 			complete: false,
+			side: this.#sideOf(this.#before.started, startSecond),
 			leadsTo: STAY,
-			...this.#takeOn()
+			players,
+			spots
 		});
 		this.#before.started += 1;
 	}
 
-	/** Takes those who go on from the fronts of their lines. */
-	#takeOn(): Pick<OpenTurn, 'players' | 'spots'> {
-		const lines = this.#lines;
-		// On the hot path: arrays of their length from the start, so that they do not grow.
-		let count = 0;
+	/** The spots of the next turn, one for each player: always the same where no spot takes more as they come. */
+	#spotsOn(): readonly number[] {
+		if (this.#fixed) return this.#fixed;
+		const spots: number[] = [];
 		for (let spot = 0; spot < this.#mosts.length; spot += 1)
-			count += Math.min(this.#mosts[spot], lines.length(spot));
-		const players = new Array<number>(count);
-		const spots = new Array<number>(count);
-		for (let spot = 0, next = 0; spot < this.#mosts.length; spot += 1)
-			for (
-				let left = Math.min(this.#mosts[spot], lines.length(spot));
-				left > 0;
-				left -= 1, next += 1
-			) {
-				players[next] = lines.takeFront(spot);
-				spots[next] = spot;
-			}
-		return { players, spots };
+			for (let left = Math.min(this.#mosts[spot], this.#lines.length(spot)); left > 0; left -= 1)
+				spots.push(spot);
+		return spots;
 	}
 
 	/** Where the players of a turn that has just ended go. */
@@ -181,14 +180,21 @@ class Run {
 	#end(turn: OpenTurn): void {
 		const { players, spots } = turn;
 		turn.complete = true;
-		turn.leadsTo = this.#leadsOf(turn);
+		const leadsTo = this.#leadsOf(turn);
+		turn.leadsTo = leadsTo;
 		this.show(turn);
-		for (let k = 0; k < players.length; k += 1) {
-			const to = turn.leadsTo[spots[k]] ?? null;
-			if (to !== null) this.#lines.joinBack(to, players[k]);
+		const lines = this.#lines;
+		let stay = leadsTo === STAY ? players.length : 0;
+		for (let k = stay; k < players.length; k += 1) {
+			const to = leadsTo[spots[k]];
+			if (to === null) stay += 1;
+			else lines.joinBack(to, players[k]);
 		}
-		for (let k = players.length - 1; k >= 0; k -= 1)
-			if ((turn.leadsTo[spots[k]] ?? null) === null) this.#lines.joinFront(spots[k], players[k]);
+		for (let k = players.length - 1; stay > 0; k -= 1) {
+			if (leadsTo !== STAY && leadsTo[spots[k]] !== null) continue;
+			lines.joinFront(spots[k], players[k]);
+			stay -= 1;
+		}
 	}
 }
 

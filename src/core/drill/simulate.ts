@@ -8,7 +8,7 @@ import { checkMinutes, checkPlayerCount, checkRanges, firstFailure } from './ran
 import { resolveDrill } from './resolve';
 import { checkPlayers, playerSystems, type System } from './system';
 import { addLoads, type Tally } from './tally';
-import type { SimulateInput, SimulateOutput, Spread } from './simulateShapes';
+import type { PlayerSums, SimulateInput, SimulateOutput, Spread } from './simulateShapes';
 
 /** A step as it was asked for, with the place of its fields. */
 interface AskedStep {
@@ -190,36 +190,73 @@ function spread(values: readonly number[]): Spread {
 	return { min: Math.min(...values), mean: mean(values) ?? 0, max: Math.max(...values) };
 }
 
-/** What a player did, spot by spot, over all steps: every spot that players hold in any of them. */
-function bySpot(steps: readonly ReadyStep[], tallies: readonly Tally[], player: number) {
-	const had = new Map<string, { turns: number; activeSeconds: number }>();
+/** Turns and busy seconds of every player on a spot. */
+interface SpotSums {
+	id: string;
+	turns: number[];
+	activeSeconds: number[];
+}
+
+/** What players did, spot by spot, over all steps: every spot that players hold in any of them. */
+function bySpot(
+	steps: readonly ReadyStep[],
+	tallies: readonly Tally[],
+	players: number
+): SpotSums[] {
+	const sums = new Map<string, SpotSums>();
+	const zeros = () => new Array<number>(players).fill(0);
 	for (const [k, { system }] of steps.entries())
 		for (const [spot, { id }] of system.spots.entries()) {
-			const so = had.get(id) ?? { turns: 0, activeSeconds: 0 };
-			for (const side of tallies[k].sides) {
-				so.turns += side.spotTurns[spot][player];
-				so.activeSeconds += side.spotSeconds[spot][player];
-			}
-			had.set(id, so);
+			const sum = sums.get(id) ?? { id, turns: zeros(), activeSeconds: zeros() };
+			sums.set(id, sum);
+			for (const { spotTurns, spotSeconds } of tallies[k].sides)
+				for (let player = 0; player < players; player += 1) {
+					sum.turns[player] += spotTurns[spot][player];
+					sum.activeSeconds[player] += spotSeconds[spot][player];
+				}
 		}
-	return Object.fromEntries(had);
+	return [...sums.values()];
+}
+
+/** The same of one player, by the spot's id. On the hot path: a plain object, written key by key. */
+function spotsOf(sums: readonly SpotSums[], player: number): PlayerSums['bySpot'] {
+	const own: PlayerSums['bySpot'] = {};
+	for (const { id, turns, activeSeconds } of sums)
+		own[id] = { turns: turns[player], activeSeconds: activeSeconds[player] };
+	return own;
 }
 
 /** Sums over the steps of a climb, by player. */
 function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readonly Tally[]) {
 	const steps = legs.flatMap((leg) => leg.steps);
-	const sum = (of: (tally: Tally) => number[], player: number) => {
-		let total = 0;
-		for (const tally of tallies) total += of(tally)[player];
-		return total;
+	/** What each player had over all steps. */
+	const sum = (of: (tally: Tally) => number[]): readonly number[] => {
+		if (tallies.length === 1) return of(tallies[0]);
+		return runners.map((_, player) =>
+			tallies.reduce((total, tally) => total + of(tally)[player], 0)
+		);
 	};
+	const [reps, help] = [sum((tally) => tally.reps), sum((tally) => tally.help)];
+	const active = sum((tally) => tally.activeSeconds);
+	const helping = sum((tally) => tally.helpSeconds);
 	const running = legs.reduce((total, { runSeconds }) => total + runSeconds, 0);
 	const names = [...new Set(steps.flatMap(({ drill }) => drill.sides?.names ?? []))];
-	const sideReps = (name: string, player: number) =>
-		steps.reduce((total, { drill }, k) => {
+	/** Reps on a side by player, over the steps that have it. */
+	const onSide = names.map((name) =>
+		steps.flatMap(({ drill }, k) => {
 			const side = drill.sides?.names.indexOf(name) ?? -1;
-			return side < 0 ? total : total + tallies[k].sides[side].reps[player];
-		}, 0);
+			return side < 0 ? [] : [tallies[k].sides[side].reps];
+		})
+	);
+	const sidesOf = (player: number) => {
+		const own: Record<string, number> = {};
+		for (const [index, name] of names.entries()) {
+			let sideReps = 0;
+			for (const had of onSide[index]) sideReps += had[player];
+			own[name] = sideReps;
+		}
+		return own;
+	};
 	const hasLoads = steps.some(({ drill }) => drill.turn.loads !== undefined);
 	const loadsOf = (player: number) => {
 		const loads = new Map<string, number>();
@@ -227,23 +264,25 @@ function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readon
 			addLoads(loads, { drill, system, tally: tallies[k] }, player);
 		return Object.fromEntries(loads);
 	};
-	return runners.map(({ id }, player) => {
-		const activeSeconds = sum((tally) => tally.activeSeconds, player);
-		const helpSeconds = sum((tally) => tally.helpSeconds, player);
-		return {
+	const spots = bySpot(steps, tallies, runners.length);
+	return runners.map(({ id }, player): PlayerSums => {
+		const [activeSeconds, helpSeconds] = [active[player], helping[player]];
+		let longestWaitSeconds = 0;
+		for (const tally of tallies)
+			longestWaitSeconds = Math.max(longestWaitSeconds, tally.longestWaitSeconds[player]);
+		const had: PlayerSums = {
 			id,
-			reps: sum((tally) => tally.reps, player),
-			help: sum((tally) => tally.help, player),
+			reps: reps[player],
+			help: help[player],
 			activeSeconds,
 			helpSeconds,
 			waitSeconds: Math.max(0, running - activeSeconds - helpSeconds),
-			longestWaitSeconds: Math.max(...tallies.map((tally) => tally.longestWaitSeconds[player])),
-			...(names.length > 0 && {
-				sides: Object.fromEntries(names.map((name) => [name, sideReps(name, player)]))
-			}),
-			...(hasLoads && { loads: loadsOf(player) }),
-			bySpot: bySpot(steps, tallies, player)
+			longestWaitSeconds,
+			bySpot: spotsOf(spots, player)
 		};
+		if (names.length > 0) had.sides = sidesOf(player);
+		if (hasLoads) had.loads = loadsOf(player);
+		return had;
 	});
 }
 

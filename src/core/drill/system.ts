@@ -139,6 +139,26 @@ const KINDS: readonly ((system: System) => Failure | null)[] = [
 	({ spots, result }) => result && unbalanced(spots, result.leadsTo, 'such a turn')
 ];
 
+/** A system with what keeps it from running, by kind. */
+interface Checked {
+	system: System;
+	faults: readonly (Failure | null)[];
+}
+
+/** Systems by drill and number of adults: a drill never changes, and is asked about again and again. */
+const known = new WeakMap<Drill, Map<number, Checked>>();
+
+function checkedSystem(drill: Drill, adults: number): Checked {
+	const own = known.get(drill) ?? new Map<number, Checked>();
+	known.set(drill, own);
+	const before = own.get(adults);
+	if (before) return before;
+	const system = systemOf(drill, adults);
+	const checked = { system, faults: KINDS.map((fault) => fault(system)) };
+	own.set(adults, checked);
+	return checked;
+}
+
 /**
  * The systems that players run through on drills one after another, with `adults` for the `either`
  * spots. Fails with `bad-input` for a move that units or `upTo` forbid, else `unbalanced-rotation` with
@@ -148,13 +168,13 @@ export function playerSystems(
 	drills: readonly Drill[],
 	adults: (drill: Drill) => number
 ): { ok: true; value: System[] } | { ok: false; failure: Failure; at: number } {
-	const systems = drills.map((drill) => systemOf(drill, adults(drill)));
-	for (const fault of KINDS)
-		for (const [at, system] of systems.entries()) {
-			const failure = fault(system);
+	const checked = drills.map((drill) => checkedSystem(drill, adults(drill)));
+	for (const kind of KINDS.keys())
+		for (const [at, { faults }] of checked.entries()) {
+			const failure = faults[kind];
 			if (failure) return { ok: false, failure, at };
 		}
-	return { ok: true, value: systems };
+	return { ok: true, value: checked.map(({ system }) => system) };
 }
 
 /** The system of one drill, as `playerSystems` gives it. */

@@ -58,7 +58,10 @@ export class Waits {
 	}
 }
 
-/** Counts turns as a run shows them, up to `runSeconds`; `waits` may run on over several systems. */
+/**
+ * Counts turns as a run shows them, up to `runSeconds`; `waits` may run on over several systems. What each
+ * player had is in the tally once it is settled.
+ */
 export function tallyTurns(
 	system: System,
 	{ players, sides, runSeconds }: { players: number; sides: number; runSeconds: number },
@@ -83,30 +86,47 @@ export function tallyTurns(
 	const joins = system.spots.map(({ joinsAtSeconds }) => joinsAtSeconds ?? 0);
 	const repsPerTurn = system.spots.map(({ repsPerTurn: reps }) => reps ?? 1);
 
+	// On the hot path: what a player had on a spot is counted, and all else follows from it at the end.
 	function add({ startSecond, endSecond, complete, side, players: on, spots }: TurnOnGround): void {
-		const until = Math.min(endSecond, runSeconds);
+		const until = endSecond < runSeconds ? endSecond : runSeconds;
 		const own = tally.sides[side];
-		if (complete) {
-			tally.turns += 1;
-			own.turns += 1;
-		}
+		if (complete) own.turns += 1;
 		for (let k = 0; k < on.length; k += 1) {
 			const player = on[k];
 			const spot = spots[k];
 			const from = startSecond + joins[spot];
 			if (complete) own.spotTurns[spot][player] += 1;
-			if (complete && works[spot]) {
-				tally.reps[player] += repsPerTurn[spot];
-				own.reps[player] += repsPerTurn[spot];
-			} else if (complete) tally.help[player] += 1;
 			if (until <= from) continue;
 			waits.busy(player, from, until);
 			own.spotSeconds[spot][player] += until - from;
-			(works[spot] ? tally.activeSeconds : tally.helpSeconds)[player] += until - from;
 		}
 	}
 
-	return { tally, add };
+	/** Sums up by player what was added so far. */
+	function settle(): void {
+		tally.turns = 0;
+		for (const list of [tally.reps, tally.help, tally.activeSeconds, tally.helpSeconds])
+			list.fill(0);
+		for (const { turns, reps, spotTurns, spotSeconds } of tally.sides) {
+			tally.turns += turns;
+			reps.fill(0);
+			for (let spot = 0; spot < works.length; spot += 1) {
+				const isWorking = works[spot];
+				const seconds = isWorking ? tally.activeSeconds : tally.helpSeconds;
+				for (let player = 0; player < players; player += 1) {
+					const count = spotTurns[spot][player];
+					seconds[player] += spotSeconds[spot][player];
+					if (!isWorking) tally.help[player] += count;
+					else {
+						tally.reps[player] += count * repsPerTurn[spot];
+						reps[player] += count * repsPerTurn[spot];
+					}
+				}
+			}
+		}
+	}
+
+	return { tally, add, settle };
 }
 
 /** What a player's turns of a tally cost a body, added to what is there by kind. */
