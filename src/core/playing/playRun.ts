@@ -150,24 +150,34 @@ function sumUp(
 	{ steps, tallies }: { steps: readonly ReadyStep[]; tallies: readonly Tally[] },
 	waitable: number
 ): RunSums[] {
+	/** What each player had over some of the steps; on the hot path a run of one step is not added up. */
+	const sum = (of: (tally: Tally) => number[], some = tallies): readonly number[] =>
+		some.length === 1
+			? of(some[0])
+			: run.players.map((_, index) => some.reduce((total, tally) => total + of(tally)[index], 0));
 	const opposed = tallies.filter((_, index) => isOpposed(steps[index]));
+	const [reps, help] = [sum((tally) => tally.reps), sum((tally) => tally.help)];
+	const [active, helping] = [
+		sum((tally) => tally.activeSeconds),
+		sum((tally) => tally.helpSeconds)
+	];
+	const [against, aiding] = [
+		sum((tally) => tally.activeSeconds, opposed),
+		sum((tally) => tally.helpSeconds, opposed)
+	];
 	return run.players.map((player, index) => {
-		const sum = (of: (tally: Tally) => number[]) =>
-			tallies.reduce((total, tally) => total + of(tally)[index], 0);
-		const activeSeconds = sum((tally) => tally.activeSeconds);
-		const helpSeconds = sum((tally) => tally.helpSeconds);
+		let longestWaitSeconds = 0;
+		for (const tally of tallies)
+			longestWaitSeconds = Math.max(longestWaitSeconds, tally.longestWaitSeconds[index]);
 		return {
 			player,
-			reps: sum((tally) => tally.reps),
-			help: sum((tally) => tally.help),
-			activeSeconds,
-			helpSeconds,
-			opposedSeconds: opposed.reduce(
-				(total, tally) => total + tally.activeSeconds[index] + tally.helpSeconds[index],
-				0
-			),
-			waitSeconds: Math.max(0, waitable - activeSeconds - helpSeconds),
-			longestWaitSeconds: Math.max(0, ...tallies.map((tally) => tally.longestWaitSeconds[index]))
+			reps: reps[index],
+			help: help[index],
+			activeSeconds: active[index],
+			helpSeconds: helping[index],
+			opposedSeconds: against[index] + aiding[index],
+			waitSeconds: Math.max(0, waitable - active[index] - helping[index]),
+			longestWaitSeconds
 		};
 	});
 }
