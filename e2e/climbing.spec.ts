@@ -167,3 +167,38 @@ test('the sheet of each next practice is one page, and goes on a second one wher
 	}
 	expect(await pagesOf(TUESDAY)).toBe(2);
 });
+
+test('a build-up grows from two against one to six against five, four turns each, from alternating ends', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/teams/new`);
+	await page.getByLabel('Name', { exact: true }).fill('Heron Bay');
+	await page.getByLabel('Sport').selectOption({ label: 'Field hockey' });
+	await page.getByLabel('Head coach').fill('Ines Marlow');
+	const players = Array.from({ length: 12 }, (_, k) => `${k + 1} Player ${'ABCDEFGHIJKL'[k]}`);
+	await page.getByLabel(/^Players, one per line/).fill(players.join('\n'));
+	await page.getByRole('button', { name: 'Create team' }).click();
+	await page.getByRole('searchbox').fill('growing tide');
+	await page
+		.getByRole('region', { name: 'Shelf' })
+		.getByRole('button', { name: /^Growing tide/ })
+		.click();
+	await page.locator('.block').filter({ hasText: 'Growing tide' }).first().click();
+	const panel = page.getByRole('region', { name: 'Selected period' });
+	await panel.getByLabel('Steps end by').selectOption('turns');
+	await panel.getByRole('button', { name: 'Whole ladder' }).click();
+	await saved(page);
+	const document = await page.request.get(`${page.url()}/document`);
+	const { periods } = await document.json();
+	const [{ lanes }] = periods;
+	expect(lanes[0].blocks[0].climb).toEqual([
+		{ turns: 4 },
+		...['3-2', '4-3', '5-4', '6-5'].map((rung) => ({ rung, turns: 4 }))
+	]);
+	await page.getByRole('link', { name: 'Print' }).click();
+	const sheet = page.getByRole('article');
+	await expect(sheet).toContainText(/as it is for 4 turns, then Three against two/);
+	await expect(sheet).toContainText(/Six against five \(one more on either side\) for 4 turns/);
+	await expect(sheet).toContainText('sides: from the west / from the east');
+});
