@@ -134,8 +134,9 @@ class Run {
 	}
 
 	#canStart(): boolean {
-		for (let spot = 0; spot < this.#counts.length; spot += 1)
-			if (this.#lines.length(spot) < this.#counts[spot]) return false;
+		const [lines, counts] = [this.#lines, this.#counts];
+		for (let spot = 0; spot < counts.length; spot += 1)
+			if (lines.length(spot) < counts[spot]) return false;
 		return true;
 	}
 

@@ -305,16 +305,20 @@ export function simulate(input: SimulateInput): Outcome<SimulateOutput> {
 	const perPlayer = sumUp(runners, legs, tallies);
 	const stopShare = input.stopShare ?? 0;
 	const running = legs.reduce((total, { runSeconds }) => total + runSeconds, 0);
-	const shareOf = (seconds: (player: (typeof perPlayer)[number]) => number) =>
-		((mean(perPlayer, seconds) ?? 0) / running) * (1 - stopShare);
+	/** Share of the whole time of all players, from what each had. */
+	const shareOf = (key: 'activeSeconds' | 'helpSeconds' | 'waitSeconds') => {
+		let sum = 0;
+		for (const player of perPlayer) sum += player[key];
+		return (sum / perPlayer.length / running) * (1 - stopShare);
+	};
 	return ok({
 		turns: tallies.reduce((total, { turns }) => total + turns, 0),
 		perPlayer,
 		reps: spread(perPlayer.map(({ reps }) => reps)),
 		share: {
-			active: shareOf((player) => player.activeSeconds),
-			help: shareOf((player) => player.helpSeconds),
-			wait: shareOf((player) => player.waitSeconds),
+			active: shareOf('activeSeconds'),
+			help: shareOf('helpSeconds'),
+			wait: shareOf('waitSeconds'),
 			listen: stopShare
 		},
 		...(input.climb && {

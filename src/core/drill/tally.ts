@@ -91,14 +91,15 @@ export function tallyTurns(
 		const until = endSecond < runSeconds ? endSecond : runSeconds;
 		const own = tally.sides[side];
 		if (complete) own.turns += 1;
+		const { spotTurns, spotSeconds } = own;
 		for (let k = 0; k < on.length; k += 1) {
 			const player = on[k];
 			const spot = spots[k];
 			const from = startSecond + joins[spot];
-			if (complete) own.spotTurns[spot][player] += 1;
+			if (complete) spotTurns[spot][player] += 1;
 			if (until <= from) continue;
 			waits.busy(player, from, until);
-			own.spotSeconds[spot][player] += until - from;
+			spotSeconds[spot][player] += until - from;
 		}
 	}
 
