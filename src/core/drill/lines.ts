@@ -1,21 +1,20 @@
 /** First-in-first-out lines of players in front of the spots, each a ring over `capacity` places. */
 export class Lines {
-	private readonly rings: Int32Array[];
-	private readonly fronts: Int32Array;
-	private readonly lengths: Int32Array;
+	private readonly rings: number[][];
+	private readonly fronts: number[];
+	private readonly lengths: number[];
 
 	constructor(
 		dealt: readonly (readonly number[])[],
 		private readonly capacity: number
 	) {
 		this.rings = dealt.map((line) => {
-			const ring = new Int32Array(capacity);
-			// A loop: `set` is slow for a few numbers of a plain array.
+			const ring = new Array<number>(capacity).fill(0);
 			for (let place = 0; place < line.length; place += 1) ring[place] = line[place];
 			return ring;
 		});
-		this.fronts = new Int32Array(dealt.length);
-		this.lengths = Int32Array.from(dealt, (line) => line.length);
+		this.fronts = new Array<number>(dealt.length).fill(0);
+		this.lengths = dealt.map((line) => line.length);
 	}
 
 	length(spot: number): number {
