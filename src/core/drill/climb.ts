@@ -49,10 +49,7 @@ export const TOO_MANY_PASSES = badInput(
 
 /** Players by how little they had, the first count before the next; of equal ones the given order. Indices. */
 function leastFirst(players: number, counts: readonly (readonly number[])[]): number[] {
-	const given = Array.from({ length: players }, (_, player) => player);
-	// Before anybody has had anything, and that is asked most, the order is as it is given.
-	if (counts.every((count) => count.every((had) => had === 0))) return given;
-	return given.sort((a, b) => {
+	return Array.from({ length: players }, (_, player) => player).sort((a, b) => {
 		for (const count of counts) if (count[a] !== count[b]) return count[a] - count[b];
 		return a - b;
 	});
@@ -64,13 +61,15 @@ const summed = (players: number, tallies: readonly Tally[], of: (tally: Tally) =
 		tallies.reduce((sum, tally) => sum + of(tally)[player], 0)
 	);
 
-/** Lines of players in an order of their own. */
+/** Lines of players in an order of their own; in the given one before anybody has had anything. */
 function dealtIn(
-	order: readonly number[],
+	order: readonly number[] | null,
 	{ system, turns }: ReadyStep,
 	runners: readonly Runner[]
 ): number[][] {
-	const dealt = (turns === null ? deal : dealToWorkFirst)(
+	const dealing = turns === null ? deal : dealToWorkFirst;
+	if (!order) return dealing(system, runners);
+	const dealt = dealing(
 		system,
 		order.map((player) => runners[player])
 	);
@@ -110,12 +109,12 @@ export function playClimb(
 					own.map(({ tally }) => tally),
 					of
 				);
-			const order = leastFirst(
-				runners.length,
+			const counted = () =>
 				step.turns === null
 					? [repsSoFar]
-					: [had(({ reps }) => reps), had(({ activeSeconds }) => activeSeconds)]
-			);
+					: [had(({ reps }) => reps), had(({ activeSeconds }) => activeSeconds)];
+			const isFirst = passes === 0 && (leg === 0 || step.turns !== null);
+			const order = isFirst ? null : leastFirst(runners.length, counted());
 			const lines = start ?? dealtIn(order, step, runners);
 			const watcher = watch(leg, { step: at, fromSecond: second, lines });
 			const { add, settle } = own[at];

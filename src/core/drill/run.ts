@@ -54,7 +54,7 @@ function rotationClock({ everyTurns = 1, everySeconds }: Drill['rotation'], from
 	return (endSecond: number): boolean => {
 		ended += 1;
 		if (everySeconds === undefined) return ended % everyTurns === 0;
-		if (endSecond < mark - SAME_INSTANT) return false;
+		if (mark - endSecond > SAME_INSTANT) return false;
 		const past = Math.floor((endSecond - fromSecond + SAME_INSTANT) / everySeconds);
 		mark = fromSecond + (past + 1) * everySeconds;
 		return true;
@@ -71,132 +71,29 @@ function sideClock(sides: Drill['sides'], runSeconds: number) {
 			: Math.min(count - 1, Math.floor((startSecond + SAME_INSTANT) / (runSeconds / count)));
 }
 
-/** Nobody moves on: all go back to the front of their own line. */
-const STAY: readonly null[] = [];
+/** Gives the spots of the next turn, one for each player: the same ones unless a spot takes more as they come. */
+function spotsClock({ spots }: System, lines: Lines): () => readonly number[] {
+	const most = spots.map(({ count, upTo }) => upTo ?? count);
+	const list = (count: (spot: number) => number) =>
+		most.flatMap((_, spot) => new Array<number>(count(spot)).fill(spot));
+	if (spots.some(({ upTo }) => upTo !== undefined))
+		return () => list((spot) => Math.min(most[spot], lines.length(spot)));
+	const fixed = list((spot) => most[spot]);
+	return () => fixed;
+}
 
-/** A run while it goes on: who stands in which line, and which turns are under way. */
-class Run {
-	readonly #lines: Lines;
-	/** Turns in order of their starts and so of their ends; those before `#over` have ended. */
-	readonly #turns: OpenTurn[] = [];
-	#over = 0;
-	readonly #counts: number[];
-	readonly #mosts: number[];
-	/** The spots of every turn where none takes more than its count, else null. */
-	readonly #fixed: readonly number[] | null;
-	readonly #movesOn: (endSecond: number) => boolean;
-	readonly #sideOf: (turn: number, startSecond: number) => number;
-	readonly #before: { started: number; ended: number };
-
-	constructor(
-		private readonly plan: RunPlan,
-		dealt: readonly (readonly number[])[],
-		private readonly show: (turn: TurnOnGround) => void
-	) {
-		const { drill, system, runSeconds, fromSecond = 0, side, counts } = plan;
-		this.#lines = new Lines(
-			dealt,
-			dealt.reduce((sum, line) => sum + line.length, 0)
-		);
-		this.#counts = system.spots.map(({ count }) => count);
-		this.#mosts = system.spots.map(({ count, upTo }) => upTo ?? count);
-		this.#fixed = system.spots.some(({ upTo }) => upTo !== undefined)
-			? null
-			: this.#counts.flatMap((count, spot) => new Array<number>(count).fill(spot));
-		this.#movesOn = rotationClock(drill.rotation, fromSecond);
-		this.#sideOf = side === undefined ? sideClock(drill.sides, runSeconds) : () => side;
-		this.#before = counts ?? { started: 0, ended: 0 };
-	}
-
-	/** Turn after turn until the time is over, or until the last of its turns. Gives the second after it. */
-	toEnd(): number {
-		const { drill, runSeconds, fromSecond = 0, mostTurns = Infinity } = this.plan;
-		const { headwaySeconds } = drill.turn;
-		let second = fromSecond;
-		for (let started = 0; started < mostTurns && second < runSeconds - SAME_INSTANT;) {
-			const turns = this.#turns;
-			while (this.#over < turns.length && turns[this.#over].endSecond <= second + SAME_INSTANT)
-				this.#end(turns[this.#over++]);
-			if (this.#canStart()) {
-				this.#start(started, second);
-				started += 1;
-				second += headwaySeconds;
-			} else if (this.#over < turns.length) second = turns[this.#over].endSecond;
-			else throw new Error('A balanced drill stood still: its lines never fill again');
-		}
-		// The last turns end where there is time; who comes after waits for the last of them.
-		for (const turn of this.#turns.slice(this.#over)) {
-			second = Math.max(second, turn.endSecond);
-			if (turn.endSecond <= runSeconds + SAME_INSTANT) this.#end(turn);
-			else this.show(turn);
-		}
-		return second;
-	}
-
-	#canStart(): boolean {
-		const [lines, counts] = [this.#lines, this.#counts];
-		for (let spot = 0; spot < counts.length; spot += 1)
-			if (lines.length(spot) < counts[spot]) return false;
-		return true;
-	}
-
-	#start(number: number, startSecond: number): void {
-		const lines = this.#lines;
-		const spots = this.#spotsOn();
-		// Those who go on come from the fronts of their lines.
-		const players = new Array<number>(spots.length);
-		for (let k = 0; k < spots.length; k += 1) players[k] = lines.takeFront(spots[k]);
-		this.#turns.push({
-			number,
-			startSecond,
-			endSecond: startSecond + this.plan.drill.turn.workSeconds,
-			complete: false,
-			side: this.#sideOf(this.#before.started, startSecond),
-			leadsTo: STAY,
-			players,
-			spots
-		});
-		this.#before.started += 1;
-	}
-
-	/** The spots of the next turn, one for each player: always the same where no spot takes more as they come. */
-	#spotsOn(): readonly number[] {
-		if (this.#fixed) return this.#fixed;
-		const spots: number[] = [];
-		for (let spot = 0; spot < this.#mosts.length; spot += 1)
-			for (let left = Math.min(this.#mosts[spot], this.#lines.length(spot)); left > 0; left -= 1)
-				spots.push(spot);
-		return spots;
-	}
-
-	/** Where the players of a turn that has just ended go. */
-	#leadsOf({ endSecond }: OpenTurn): readonly (number | null)[] {
-		const { leadsTo, result } = this.plan.system;
-		this.#before.ended += 1;
-		if (result && isSpecial(this.#before.ended, result.share)) return result.leadsTo;
-		return this.#movesOn(endSecond) ? leadsTo : STAY;
-	}
-
-	/** Shows a turn that is over; its players go where the drill sends them, or back to the front. */
-	#end(turn: OpenTurn): void {
-		const { players, spots } = turn;
-		turn.complete = true;
-		const leadsTo = this.#leadsOf(turn);
-		turn.leadsTo = leadsTo;
-		this.show(turn);
-		const lines = this.#lines;
-		let stay = leadsTo === STAY ? players.length : 0;
-		for (let k = stay; k < players.length; k += 1) {
-			const to = leadsTo[spots[k]];
-			if (to === null) stay += 1;
-			else lines.joinBack(to, players[k]);
-		}
-		for (let k = players.length - 1; stay > 0; k -= 1) {
-			if (leadsTo !== STAY && leadsTo[spots[k]] !== null) continue;
-			lines.joinFront(spots[k], players[k]);
-			stay -= 1;
-		}
-	}
+/** Gives where the players of the next ended turn go, spot by spot; `stay` is where nobody moves on. */
+function leadsClock(
+	{ drill: { rotation }, system: { leadsTo, result }, fromSecond = 0 }: RunPlan,
+	counts: { ended: number },
+	stay: readonly null[]
+): (endSecond: number) => readonly (number | null)[] {
+	const movesOn = rotationClock(rotation, fromSecond);
+	return (endSecond) => {
+		counts.ended += 1;
+		if (result && isSpecial(counts.ended, result.share)) return result.leadsTo;
+		return movesOn(endSecond) ? leadsTo : stay;
+	};
 }
 
 /**
@@ -210,5 +107,54 @@ export function runTurns(
 	dealt: readonly (readonly number[])[],
 	show: (turn: TurnOnGround) => void
 ): number {
-	return new Run(plan, dealt, show).toEnd();
+	const { drill, system, runSeconds, fromSecond = 0, mostTurns = Infinity, side } = plan;
+	const { workSeconds, headwaySeconds } = drill.turn;
+	const counts = plan.counts ?? { started: 0, ended: 0 };
+	const needs = system.spots.map(({ count }) => count);
+	const lines = new Lines(dealt);
+	const spotsOf = spotsClock(system, lines);
+	/** All go back to the front of their own line. */
+	const stay = system.leadsTo.map(() => null);
+	const leadsOf = leadsClock(plan, counts, stay);
+	const sideOf = side === undefined ? sideClock(drill.sides, runSeconds) : () => side;
+	/** In order of their starts and so of their ends; those before `over` have ended. */
+	const turns: OpenTurn[] = [];
+	let over = 0;
+
+	/** Shows a turn that is over; its players go where the drill sends them, or back to the front. */
+	function end(turn: OpenTurn): void {
+		turn.complete = true;
+		turn.leadsTo = leadsOf(turn.endSecond);
+		show(turn);
+		lines.rejoin(turn.players, turn.spots, turn.leadsTo);
+	}
+
+	let second = fromSecond;
+	while (turns.length < mostTurns && runSeconds - second > SAME_INSTANT) {
+		while (over < turns.length && turns[over].endSecond - second <= SAME_INSTANT)
+			end(turns[over++]);
+		if (lines.hold(needs)) {
+			const spots = spotsOf();
+			turns.push({
+				number: turns.length,
+				startSecond: second,
+				endSecond: second + workSeconds,
+				complete: false,
+				side: sideOf(counts.started, second),
+				leadsTo: stay,
+				players: lines.take(spots),
+				spots
+			});
+			counts.started += 1;
+			second += headwaySeconds;
+		} else if (over < turns.length) second = turns[over].endSecond;
+		else throw new Error('A balanced drill stood still: its lines never fill again');
+	}
+	// The last turns end where there is time; who comes after waits for the last of them.
+	for (const turn of turns.slice(over)) {
+		second = Math.max(second, turn.endSecond);
+		if (turn.endSecond - runSeconds <= SAME_INSTANT) end(turn);
+		else show(turn);
+	}
+	return second;
 }

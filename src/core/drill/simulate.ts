@@ -190,39 +190,42 @@ function spread(values: readonly number[]): Spread {
 	return { min: Math.min(...values), mean: mean(values) ?? 0, max: Math.max(...values) };
 }
 
-/** Turns and busy seconds of every player on a spot. */
-interface SpotSums {
+/** What players had on one spot: lists by player, one of turns and one of busy seconds a step and side. */
+interface SpotLists {
 	id: string;
-	turns: number[];
-	activeSeconds: number[];
+	turns: number[][];
+	seconds: number[][];
 }
 
-/** What players did, spot by spot, over all steps: every spot that players hold in any of them. */
-function bySpot(
-	steps: readonly ReadyStep[],
-	tallies: readonly Tally[],
-	players: number
-): SpotSums[] {
-	const sums = new Map<string, SpotSums>();
-	const zeros = () => new Array<number>(players).fill(0);
+/** The lists of every spot that players hold in any of the steps. */
+function spotLists(steps: readonly ReadyStep[], tallies: readonly Tally[]): SpotLists[] {
+	const lists = new Map<string, SpotLists>();
 	for (const [k, { system }] of steps.entries())
 		for (const [spot, { id }] of system.spots.entries()) {
-			const sum = sums.get(id) ?? { id, turns: zeros(), activeSeconds: zeros() };
-			sums.set(id, sum);
-			for (const { spotTurns, spotSeconds } of tallies[k].sides)
-				for (let player = 0; player < players; player += 1) {
-					sum.turns[player] += spotTurns[spot][player];
-					sum.activeSeconds[player] += spotSeconds[spot][player];
-				}
+			const own = lists.get(id) ?? { id, turns: [], seconds: [] };
+			lists.set(id, own);
+			for (const { spotTurns, spotSeconds } of tallies[k].sides) {
+				own.turns.push(spotTurns[spot]);
+				own.seconds.push(spotSeconds[spot]);
+			}
 		}
-	return [...sums.values()];
+	return [...lists.values()];
 }
 
-/** The same of one player, by the spot's id. On the hot path: a plain object, written key by key. */
-function spotsOf(sums: readonly SpotSums[], player: number): PlayerSums['bySpot'] {
+/** The sum of what a player has in each of some lists. On the hot path: counted, not iterated. */
+function had(lists: readonly (readonly number[])[], player: number): number {
+	let sum = 0;
+	for (let k = 0; k < lists.length; k += 1) sum += lists[k][player];
+	return sum;
+}
+
+/** What one player had on every spot. On the hot path: a plain object, written key by key. */
+function spotsOf(lists: readonly SpotLists[], player: number): PlayerSums['bySpot'] {
 	const own: PlayerSums['bySpot'] = {};
-	for (const { id, turns, activeSeconds } of sums)
-		own[id] = { turns: turns[player], activeSeconds: activeSeconds[player] };
+	for (let k = 0; k < lists.length; k += 1) {
+		const { id, turns, seconds } = lists[k];
+		own[id] = { turns: had(turns, player), activeSeconds: had(seconds, player) };
+	}
 	return own;
 }
 
@@ -250,11 +253,7 @@ function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readon
 	);
 	const sidesOf = (player: number) => {
 		const own: Record<string, number> = {};
-		for (const [index, name] of names.entries()) {
-			let sideReps = 0;
-			for (const had of onSide[index]) sideReps += had[player];
-			own[name] = sideReps;
-		}
+		for (let side = 0; side < names.length; side += 1) own[names[side]] = had(onSide[side], player);
 		return own;
 	};
 	const hasLoads = steps.some(({ drill }) => drill.turn.loads !== undefined);
@@ -264,13 +263,15 @@ function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readon
 			addLoads(loads, { drill, system, tally: tallies[k] }, player);
 		return Object.fromEntries(loads);
 	};
-	const spots = bySpot(steps, tallies, runners.length);
+	const spots = spotLists(steps, tallies);
+	const waits = tallies.map((tally) => tally.longestWaitSeconds);
 	return runners.map(({ id }, player): PlayerSums => {
-		const [activeSeconds, helpSeconds] = [active[player], helping[player]];
+		const activeSeconds = active[player];
+		const helpSeconds = helping[player];
 		let longestWaitSeconds = 0;
-		for (const tally of tallies)
-			longestWaitSeconds = Math.max(longestWaitSeconds, tally.longestWaitSeconds[player]);
-		const had: PlayerSums = {
+		for (let k = 0; k < waits.length; k += 1)
+			longestWaitSeconds = Math.max(longestWaitSeconds, waits[k][player]);
+		const sums: PlayerSums = {
 			id,
 			reps: reps[player],
 			help: help[player],
@@ -280,9 +281,9 @@ function sumUp(runners: readonly Runner[], legs: readonly Leg[], tallies: readon
 			longestWaitSeconds,
 			bySpot: spotsOf(spots, player)
 		};
-		if (names.length > 0) had.sides = sidesOf(player);
-		if (hasLoads) had.loads = loadsOf(player);
-		return had;
+		if (names.length > 0) sums.sides = sidesOf(player);
+		if (hasLoads) sums.loads = loadsOf(player);
+		return sums;
 	});
 }
 

@@ -34,27 +34,18 @@ export function isWork({ role }: { role: string }): boolean {
 /** When each player was busy last, and the longest that each has waited since. */
 export class Waits {
 	readonly longest: number[];
-	readonly #busyUntil: number[];
+	readonly busyUntil: number[];
 
 	constructor(players: number) {
 		this.longest = new Array<number>(players).fill(0);
-		this.#busyUntil = new Array<number>(players).fill(0);
-	}
-
-	/** A player is busy from a second to another. */
-	busy(player: number, from: number, until: number): void {
-		this.#waitUntil(player, from);
-		this.#busyUntil[player] = until;
+		this.busyUntil = new Array<number>(players).fill(0);
 	}
 
 	/** The time is over: all who are not busy have waited until now. */
 	close(second: number): void {
-		for (let player = 0; player < this.longest.length; player += 1) this.#waitUntil(player, second);
-	}
-
-	#waitUntil(player: number, second: number): void {
-		const wait = second - this.#busyUntil[player];
-		if (wait > this.longest[player]) this.longest[player] = wait;
+		const { longest, busyUntil } = this;
+		for (let player = 0; player < longest.length; player += 1)
+			longest[player] = Math.max(longest[player], second - busyUntil[player]);
 	}
 }
 
@@ -84,6 +75,7 @@ export function tallyTurns(
 	};
 	const works = system.spots.map(isWork);
 	const joins = system.spots.map(({ joinsAtSeconds }) => joinsAtSeconds ?? 0);
+	const { longest, busyUntil } = waits;
 	const repsPerTurn = system.spots.map(({ repsPerTurn: reps }) => reps ?? 1);
 
 	// On the hot path: what a player had on a spot is counted, and all else follows from it at the end.
@@ -98,7 +90,9 @@ export function tallyTurns(
 			const from = startSecond + joins[spot];
 			if (complete) spotTurns[spot][player] += 1;
 			if (until <= from) continue;
-			waits.busy(player, from, until);
+			const wait = from - busyUntil[player];
+			if (wait > longest[player]) longest[player] = wait;
+			busyUntil[player] = until;
 			spotSeconds[spot][player] += until - from;
 		}
 	}
