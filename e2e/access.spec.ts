@@ -24,6 +24,30 @@ async function openFor(page: Page, block: string, button: string) {
 
 /** Opens a state of a screen that axe is to look at. */
 const screens: [string, string, (page: Page) => Promise<void>][] = [
+	['season', '/saltmarsh/season', async () => {}],
+	[
+		'a cell of the season',
+		'/skerryside/season?unit=rucks',
+		async (page) =>
+			page
+				.getByRole('button', { name: /week 5: \d/ })
+				.first()
+				.click()
+	],
+	['calendar', '/saltmarsh/calendar', async () => {}],
+	[
+		'a practice of the calendar',
+		'/saltmarsh/calendar?week=6',
+		async (page) =>
+			page
+				.getByRole('button', { name: /^Practice, Tuesday 6/ })
+				.first()
+				.click()
+	],
+	['games from a file', '/saltmarsh/calendar/games', async () => {}],
+	['dates', '/saltmarsh/dates', async () => {}],
+	['targets', '/saltmarsh/targets', async () => {}],
+	['ladders', '/skerryside/ladders', async () => {}],
 	['practices', '/saltmarsh/practices', async () => {}],
 	['new practice', '/saltmarsh/practices/new', async () => {}],
 	['templates', '/saltmarsh/practices/templates', async () => {}],

@@ -82,9 +82,12 @@ test('a period is dragged to another place in the order', async ({ page }) => {
 test('a drill is dragged from the shelf onto a lane, and not dropped beside the tape', async ({
 	page
 }) => {
+	// What is due comes above the shelf once the server has said it.
+	await expect(page.getByRole('region', { name: 'Due' })).toBeVisible();
 	const drill = page
 		.getByRole('region', { name: 'Shelf' })
 		.getByRole('button', { name: /^Shrinking harbour/ });
+	await drill.scrollIntoViewIfNeeded();
 	const from = await middle(drill);
 	const water = await middle(page.getByRole('button', { name: /^Water at the cart, 2/ }).first());
 	await pull(page, from, { x: from.x + 10, y: from.y + 60 });

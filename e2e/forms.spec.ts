@@ -152,7 +152,8 @@ test('a new practice is proposed on the next usual day, as it usually is, and sa
 	server
 }) => {
 	await open(page, `${server.url}/saltmarsh/practices/new`);
-	await expect(page.getByLabel('Date')).toHaveValue('2027-04-08');
+	// Every usual day of the season has its practice, but for the exams.
+	await expect(page.getByLabel('Date')).toHaveValue('2027-06-08');
 	await expect(page.getByLabel('Starts')).toHaveValue('18:30');
 	await expect(page.getByLabel('Minutes', { exact: true })).toHaveValue('90');
 	await page.getByLabel('Date').fill('2027-04-06');

@@ -351,7 +351,7 @@ test('everything goes out as a file and comes back, by the interface and by the 
 	expect(readFileSync(again).equals(readFileSync(file))).toBe(true);
 	const fresh = info.outputPath('fresh');
 	expect(JSON.parse(cli(['import', again], fresh).stdout)).toEqual({
-		imported: { teams: 3, practices: 33 }
+		imported: { teams: 3, practices: 68 }
 	});
 	expect(cli(['import', again], fresh).status).toBe(2);
 });

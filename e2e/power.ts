@@ -99,7 +99,21 @@ const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resol
 /** Brings data back to the schema before the newest step, which the next start then applies again. */
 async function agedTo(data: string): Promise<void> {
 	const pglite = await openEmbedded(join(data, 'postgres'));
-	await pglite.exec(`alter table ledger drop column side, drop column opposed;
+	await pglite.exec(`drop trigger ledger_added on ledger;
+		drop trigger ledger_removed on ledger;
+		drop trigger person_added on person;
+		drop trigger person_removed on person;
+		drop trigger unit_added on person_unit;
+		drop trigger unit_updated on person_unit;
+		drop trigger unit_removed on person_unit;
+		drop trigger season_moved on season;
+		drop trigger season_planned on season;
+		drop function sum_changed_ledger, sum_changed_people, sum_given, note_season_plan;
+		drop table given, due_push, ruling, tally;
+		alter table practice drop column slot, drop column cost, drop column cancelled_reason,
+			drop column turnings;
+		alter table season drop column plan;
+		alter table ledger drop column side, drop column opposed;
 		drop trigger season_changed on season;
 		drop trigger team_changed on team;
 		create trigger team_changed after update on team

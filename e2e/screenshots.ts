@@ -53,6 +53,22 @@ const SHOTS: readonly Shot[] = [
 			await page.getByText('Largest less smallest').waitFor();
 		}
 	},
+	{
+		file: 'season',
+		path: '/saltmarsh/season',
+		width: 1280,
+		height: 800,
+		reach: (page) => page.getByText('Who lacks what the others had').waitFor()
+	},
+	{
+		file: 'calendar',
+		path: '/saltmarsh/calendar',
+		width: 1280,
+		height: 800,
+		reach: (page) => page.getByRole('button', { name: /, Thursday 8 April, / }).click()
+	},
+	{ file: 'targets', path: '/saltmarsh/targets', width: 1280, height: 800 },
+	{ file: 'ladders', path: '/saltmarsh/ladders', width: 1280, height: 800 },
 	{ file: 'shelf', path: '/saltmarsh/drills', width: 1280, height: 800 },
 	{ file: 'drill', path: '/saltmarsh/drills/channel-duel', width: 1280, height: 800 },
 	{
@@ -67,9 +83,7 @@ const SHOTS: readonly Shot[] = [
 		}
 	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
-	{ file: 'teams', path: '/teams', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
-	{ file: 'limits', path: '/saltmarsh/limits', width: 1280, height: 800 },
 	{ file: 'sport', path: '/skerryside/sport', width: 1280, height: 800 },
 	{ file: 'player', path: '/saltmarsh/squad/p15', width: 1280, height: 800 },
 	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
@@ -80,7 +94,6 @@ const SHOTS: readonly Shot[] = [
 		height: 800,
 		reach: (page) => page.getByText('Nadira Coldwell').first().hover()
 	},
-	{ file: 'adults', path: '/saltmarsh/adults', width: 1280, height: 800 },
 	{
 		file: 'ground',
 		path: '/saltmarsh/ground',
@@ -91,7 +104,6 @@ const SHOTS: readonly Shot[] = [
 			await page.getByRole('button', { name: /^Zone D,/ }).click();
 		}
 	},
-	{ file: 'kit', path: '/saltmarsh/kit', width: 1280, height: 800 },
 	{ file: 'sheet', path: `${BOARD}/paper`, width: 900, height: 1100 }
 ];
 

@@ -15,6 +15,7 @@ for (const part of [
 	'club',
 	'databases',
 	'boards',
+	'season',
 	'application',
 	'storage'
 ])

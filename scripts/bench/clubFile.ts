@@ -54,7 +54,7 @@ function withPlayers<Document>(
 
 /**
  * An export of one team with so many practices, drills and players, made from an export of the demo: its
- * practices over and over, each a day later and with other players, the newest of them still to come.
+ * planned practices over and over, each a day later and with other players, the newest of them still to come.
  */
 export function clubFile(
 	exported: Uint8Array,
@@ -67,7 +67,8 @@ export function clubFile(
 	const ledger = read<ExportLedger>(demo, `${FOLDER}/ledger.json`);
 	const models = Object.keys(demo)
 		.filter((name) => name.startsWith(`${FOLDER}/practices/`))
-		.map((name) => read<ExportPractice>(demo, name));
+		.map((name) => read<ExportPractice>(demo, name))
+		.filter(({ practice }) => practice.periods.length > 0);
 	const files: Files = { 'fieldplan.json': demo['fieldplan.json'] };
 	const put = (name: string, value: unknown) =>
 		(files[`${FOLDER}/${name}`] = strToU8(JSON.stringify(value)));

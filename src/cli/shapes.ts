@@ -4,6 +4,7 @@ import { FitInput, FitOutput } from '../core/clock';
 import { SimulateInput, SimulateOutput, Spread } from '../core/drill';
 import { GroupInput, GroupOutput } from '../core/grouping';
 import { AttendanceFile } from '../core/model/attendance';
+import { LaddersFile } from '../core/model/ladders';
 import { Bundle } from '../core/model/bundle';
 import { Drill } from '../core/model/drill';
 import { ExportTeam } from '../core/model/exportFiles';
@@ -63,5 +64,6 @@ export const FILE_SHAPES: Readonly<Record<string, TSchema>> = {
 	bundle: Bundle,
 	sport: Sport,
 	team: ExportTeam,
-	attendance: AttendanceFile
+	attendance: AttendanceFile,
+	ladders: LaddersFile
 };

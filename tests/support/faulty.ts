@@ -51,6 +51,10 @@ export const drill = (id: string) => ({ id, revision: 1 });
 /** Limits or kit with which a code is found, where those of the demo will not do. */
 export const contexts: Partial<Record<FindingCode, Context>> = {
 	'kit-short': { ...context, kit: { ...context.kit, ball: 12 } },
+	'floor-short': {
+		...context,
+		season: { ...context.season, floors: [{ skill: 'finishing', minutes: 60 }] }
+	},
 	'contact-day': withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
 	'contact-week': beforeIt(withLimits({ contactLevel: 1, contactDayMinutes: 200 }), {
 		contact: { 1: 50 }
@@ -181,6 +185,7 @@ export const faulty: Record<FindingCode, () => Practice> = {
 		}));
 		return { ...practice, expected: [...practice.expected, 'p15'] };
 	},
+	'floor-short': () => sound(),
 	'contact-day': () => sound(),
 	'contact-week': () => sound(),
 	'contact-ramp': () => sound(),

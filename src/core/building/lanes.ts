@@ -1,6 +1,6 @@
 import type { Drill } from '../model/drill';
 import type { Block, Copy, Lane, Period } from '../model/practice';
-import { keptOutOfDrill, maySupervise, placesLeft } from '../playing';
+import { keptOutOfDrill, maySupervise, onRung, placesLeft } from '../playing';
 import {
 	arranging,
 	drillOf,
@@ -11,7 +11,7 @@ import {
 	type Plan
 } from '../practice';
 import { freeBibs } from './bibs';
-import { newLane } from './newPeriod';
+import { newLane, type DrillAsked } from './newPeriod';
 import { NEW_STOP_SHARE } from './sizeHere';
 
 /** Players of a unit who are expected and not kept out of a drill, where there is one. */
@@ -117,9 +117,9 @@ function zonesFor({ practice, context }: Plan, { lanes }: Period): number {
 export function unitBeside(
 	plan: Plan,
 	period: Period,
-	{ drill, unit, zoneId }: { drill: Drill; unit: string; zoneId?: string }
+	{ drill, unit, zoneId, rung }: DrillAsked & { unit: string }
 ): EditOf<'arrange-period'> | null {
-	const players = playersOfUnit(plan, unit, drill);
+	const players = playersOfUnit(plan, unit, onRung(drill, rung));
 	if (period.slots || players.length === 0) return null;
 	const rest = without(period, players);
 	const makeId = idMaker(plan.practice.periods.flatMap(idsIn));
@@ -127,6 +127,7 @@ export function unitBeside(
 	const made = newLane(plan, {
 		mostZones,
 		...(zoneId !== undefined && { zoneId }),
+		...(rung !== undefined && { rung }),
 		...{ period: rest, drill, players, minutes: period.minutes, beside: rest.lanes },
 		...{ stem: `${period.id}.${unit}`, makeId }
 	});

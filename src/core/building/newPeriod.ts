@@ -1,7 +1,7 @@
 import type { Drill } from '../model/drill';
 import type { Block, Group, Lane, Period, PeriodKind } from '../model/practice';
 import type { Zone } from '../model/team';
-import { keptOutOfDrill, roomFor } from '../playing';
+import { keptOutOfDrill, onRung, roomFor } from '../playing';
 import { idMaker, idsIn, type Plan } from '../practice';
 import { copiesFor, zoneIdsOf } from './copies';
 import { chosenSize, groupAbout, NEW_STOP_SHARE, sizeHere } from './sizeHere';
@@ -31,6 +31,8 @@ function startingAt(zones: readonly Zone[], first: string | undefined): Zone[] {
 export interface LaneAsked {
 	period: Period;
 	drill: Drill;
+	/** The rung that it is run on; the drill itself where it is not said. */
+	rung?: string;
 	players: readonly string[];
 	minutes: number;
 	/** Lanes that run beside it: their zones, adults and kit are taken. */
@@ -44,15 +46,25 @@ export interface LaneAsked {
 	mostZones?: number;
 }
 
+/** A drill that is put on the tape. */
+export interface DrillAsked {
+	drill: Drill;
+	/** The rung that it is run on; the drill itself where it is not said. */
+	rung?: string;
+	/** The first copy stands there where it can. */
+	zoneId?: string;
+}
+
 /**
  * A lane that runs one drill with some players: copies, groups, zones and adults from the best free size;
  * where none is free, one copy, and the checks say what is wrong. Null where no free zone could hold one.
  */
 export function newLane(
 	plan: Plan,
-	{ period, drill, players, minutes, beside, stem, makeId, zoneId, mostZones }: LaneAsked
+	{ period, rung, players, minutes, beside, stem, makeId, zoneId, mostZones, ...of }: LaneAsked
 ): { lane: Lane; groups: Group[] } | null {
 	const { practice, context } = plan;
+	const drill = onRung(of.drill, rung);
 	const sized = sizeHere(plan, {
 		...{ period, drill, players: players.length, minutes, beside },
 		...(mostZones !== undefined && { mostZones })
@@ -78,7 +90,7 @@ export function newLane(
 	const block: Block = {
 		id: blockId,
 		drill: { id: drill.id, revision: drill.revision ?? 1 },
-		climb: [{ minutes }],
+		climb: [{ ...(rung !== undefined && { rung }), minutes }],
 		minutes,
 		copies,
 		stopShare: NEW_STOP_SHARE
@@ -92,7 +104,7 @@ export function newLane(
  */
 export function periodFromDrill(
 	plan: Plan,
-	{ drill, id, minutes, zoneId }: { drill: Drill; id: string; minutes: number; zoneId?: string }
+	{ drill, id, minutes, zoneId, rung }: DrillAsked & { id: string; minutes: number }
 ): Period | null {
 	const { practice, context } = plan;
 	const period: Period = {
@@ -105,12 +117,13 @@ export function periodFromDrill(
 	};
 	// Who is kept out of the drill has no place in it from the start.
 	const players = practice.expected.filter(
-		(player) => !keptOutOfDrill(context.playerById.get(player), drill, plan)
+		(player) => !keptOutOfDrill(context.playerById.get(player), onRung(drill, rung), plan)
 	);
 	const makeId = idMaker([...practice.periods.flatMap(idsIn), id]);
 	const made = newLane(plan, {
 		...{ period, drill, players, minutes, beside: [], stem: id, makeId },
-		...(zoneId !== undefined && { zoneId })
+		...(zoneId !== undefined && { zoneId }),
+		...(rung !== undefined && { rung })
 	});
 	if (!made) return null;
 	return { ...period, ...(made.groups.length > 0 && { groups: made.groups }), lanes: [made.lane] };

@@ -170,7 +170,11 @@ function copyWords(id: string, copies: readonly Copy[], { plan, names, say }: Te
 }
 
 function practiceWords({ set }: EditOf<'set-practice'>, { plan, names, say }: Telling): string {
-	if (set.minutes !== undefined) return say(texts.practiceMinutes, { minutes: set.minutes });
+	const { start, minutes } = set;
+	if (minutes !== undefined)
+		return start === undefined
+			? say(texts.practiceMinutes, { minutes })
+			: say(texts.startFor, { start, minutes });
 	if (set.late !== undefined)
 		return say(texts.expectLate, { count: Object.keys(set.late ?? {}).length });
 	if (set.expected) return say(texts.expect, { count: set.expected.length });

@@ -1,5 +1,5 @@
 import Type, { type Static, type TProperties, type TSchema } from 'typebox';
-import { closed, Day, Id, PartId, says } from '../model/fields';
+import { closed, Day, Id, PartId, says, SkillId } from '../model/fields';
 import type { Evaluation } from '../playing';
 import { Edit } from '../practice';
 
@@ -179,6 +179,11 @@ export const VALUES = {
 	'skill-twice': shapeOf({
 		skill: says(Type.String(), 'Id of the skill area'),
 		first: says(PartId, 'Id of the block that has it already')
+	}),
+	'floor-short': shapeOf({
+		skill: says(SkillId, 'The skill'),
+		minutes: says(Minutes, 'Minutes a player that every practice is to hold'),
+		got: says(Minutes, 'Minutes a player that this one holds')
 	}),
 	'daily-missing': shapeOf({ drill: says(Id, 'Id of the drill') }),
 	'setup-clash': shapeOf({

@@ -182,6 +182,8 @@ const SENTENCES: Sentences = {
 	'rung-skipped': ({ to, missing }, { say, name }) => say(texts.rungSkipped, { name, to, missing }),
 	'skill-twice': ({ first, skill }, { say, blocks, names }) =>
 		say(texts.skillTwice, { ...blocks, first: names.block(first), skill: names.skill(skill) }),
+	'floor-short': ({ skill, minutes, got }, { say, names }) =>
+		say(texts.floorShort, { skill: names.skill(skill), minutes, got: Math.round(got) }),
 	'daily-missing': ({ drill }, { say, names }) =>
 		say(texts.dailyMissing, { name: names.drill(drill) }),
 	'setup-clash': ({ seconds, first, free }, { say, name, names, blocks }) => {

@@ -8,6 +8,7 @@ import { clearSpace } from './clearSpace';
 import { contactDay, contactRamp, contactWeek } from './contact';
 import { dailyMissing } from './dailyMissing';
 import type { Rule, Severity, Trouble } from './finding';
+import { floorShort } from './floorShort';
 import { fixtureShort } from './fixtureShort';
 import { groupSize } from './groupSize';
 import { hardAfterHard } from './hardAfterHard';
@@ -77,7 +78,8 @@ const RULES: readonly Rule[] = [
 	secondEyes,
 	skillTwice,
 	sunInEyes,
-	dailyMissing
+	dailyMissing,
+	floorShort
 ];
 
 /** Worst first. */

@@ -3,7 +3,8 @@ import { Before } from './before';
 import { Drill } from './drill';
 import { closed, Counts, Id, says } from './fields';
 import { Practice } from './practice';
-import { Adult, Ground, Limits, Player, Season, Team } from './team';
+import { Season } from './season';
+import { Adult, Ground, Limits, Player, Team } from './team';
 
 const surroundings = {
 	team: says(Team, 'The team'),

@@ -1,7 +1,8 @@
 import Type, { type Static, type TSchema } from 'typebox';
 import { closed, Day, Id, Key, Name, PartId, SkillId, Text, says } from './fields';
 import { Practice } from './practice';
-import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Season, Team } from './team';
+import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Team } from './team';
+import { Season } from './season';
 
 /** What the whole export is, in its first file. */
 export const ExportHead = Type.Object({ format: Type.Literal('fieldplan/export@1') }, closed);
@@ -118,6 +119,9 @@ export const ExportTeam = Type.Object(
 export const PracticeState = Type.Enum(['planned', 'held', 'cancelled']);
 export type PracticeState = Static<typeof PracticeState>;
 
+/** Day and start of a pattern: `2027-04-06 18:30`. */
+const SlotName = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d$' });
+
 /** `teams/ID/practices/ID.json`. */
 export const ExportPractice = Type.Object(
 	{
@@ -135,6 +139,13 @@ export const ExportPractice = Type.Object(
 				Type.Boolean(),
 				'Of older files: whether it was held; where it is not said either, it was if it has rows of what was done'
 			)
+		),
+		cancelledReason: Type.Optional(says(Name, 'Why it is cancelled')),
+		slot: Type.Optional(
+			says(SlotName, 'Day and start of the pattern that it was made for: `2027-04-06 18:30`')
+		),
+		turnings: Type.Optional(
+			says(Type.Integer({ minimum: 0 }), 'How often it was cancelled or called back')
 		),
 		practice: says(Practice, 'The practice')
 	},

@@ -24,6 +24,8 @@ export type SkillAreas = readonly {
 	id: string;
 	name: string;
 	stages?: readonly string[];
+	/** Whether it is no longer trained. */
+	retired?: boolean;
 }[];
 
 /** A skill as a coach calls it: its area, with the stage where it names one that there is. */
@@ -35,6 +37,10 @@ export function skillName(skill: string, areas: SkillAreas): string {
 	return stage === undefined ? name : `${name}: ${stage}`;
 }
 
-/** Every skill that there is to choose: each area, then its stages. */
+/** Areas that are trained. */
+export const trained = <Areas extends SkillAreas>(areas: Areas): Areas[number][] =>
+	areas.filter(({ retired }) => !retired);
+
+/** Every skill that there is: each area, then its stages. */
 export const skillsOf = (areas: SkillAreas): string[] =>
 	areas.flatMap(({ id, stages = [] }) => [id, ...stages.map((_, index) => skillAt(id, index + 1))]);

@@ -48,6 +48,12 @@ export const Sport = Type.Object(
 			),
 			'What is learned, each area in stages from the first on'
 		),
+		shares: Type.Optional(
+			says(
+				byKey(Id, Type.Number({ minimum: 0, maximum: 1 })),
+				'Share of the minutes of practice that each area usually gets, 0 to 1; what is left is warm-up, talks, water and ways'
+			)
+		),
 		alike: Type.Optional(
 			says(
 				byKey(Id, Id),

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { byKey, closed, Counts, Day, Id, Key, Name, Point, Text, says } from './fields';
+import { byKey, closed, Counts, Day, Id, Key, Name, Point, SkillId, Text, says } from './fields';
 
 /** Something that a licensed practitioner keeps a player out of, or a coach for reasons of their own. */
 export const Restriction = Type.Object(
@@ -307,6 +307,10 @@ export const Limits = Type.Object(
 			),
 			'The longest that a player may stand in line at a stretch, by age: the first entry that is over the age holds'
 		),
+		loadJump: says(
+			Type.Number({ minimum: 1, maximum: 3 }),
+			'How many times the mean of the four weeks before a week may cost, 1 to 3'
+		),
 		stationsInSight: says(
 			Type.Integer({ minimum: 1, maximum: 4 }),
 			'Stations of players under 12 that one adult may have in sight, 1 to 4'
@@ -353,6 +357,18 @@ export const Team = Type.Object(
 						name: says(Name, 'Its name'),
 						stages: Type.Optional(
 							says(Type.Array(Text), 'What is learned of it, one stage after another')
+						),
+						after: Type.Optional(
+							says(
+								Type.Array(SkillId, { maxItems: 40 }),
+								'Skills, or stages of them, that must come first'
+							)
+						),
+						retired: Type.Optional(
+							says(
+								Type.Boolean(),
+								'Whether it is no longer trained: it is not offered, and what it had stays'
+							)
 						)
 					},
 					closed
@@ -417,16 +433,6 @@ export const Team = Type.Object(
 	closed
 );
 
-export const Season = Type.Object(
-	{
-		id: says(Id, 'Its id in the team'),
-		name: says(Name, 'Its name'),
-		firstDay: says(Day, 'Its first day'),
-		weeks: says(Type.Integer({ minimum: 1, maximum: 60 }), 'Weeks that it lasts, 1 to 60')
-	},
-	closed
-);
-
 export type Player = Static<typeof Player>;
 export type Adult = Static<typeof Adult>;
 export type Zone = Static<typeof Zone>;
@@ -437,4 +443,3 @@ export type PlayerFacts = Static<typeof PlayerFacts>;
 export type Restriction = Static<typeof Restriction>;
 export type Limits = Static<typeof Limits>;
 export type Team = Static<typeof Team>;
-export type Season = Static<typeof Season>;

@@ -1,5 +1,6 @@
 import type { ExportPerson } from './exportFiles';
-import type { Ground, KitItem, Limits, Season, Team } from './team';
+import type { Season } from './season';
+import type { Ground, KitItem, Limits, Team } from './team';
 
 /** Something that holds from a day on, until the next of its kind. */
 export interface Dated<Value> {

@@ -39,7 +39,12 @@ export const TeamSport = Type.Object(
 		areas: says(
 			Type.Array(
 				Type.Object(
-					{ ...Named, stages: says(Type.Array(Text, { maxItems: 9 }), 'One stage after another') },
+					{
+						...Named,
+						stages: says(Type.Array(Text, { maxItems: 9 }), 'One stage after another'),
+						after: Type.Optional(says(Key, 'Key of the area that must come first')),
+						retired: Type.Optional(says(Type.Boolean(), 'Whether it is no longer trained'))
+					},
 					closed
 				),
 				{ maxItems: 40 }

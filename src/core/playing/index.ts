@@ -43,6 +43,6 @@ export {
 	type Window
 } from './schedule';
 export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
-export { contactOf, loadsOf, strainOf } from './strain';
+export { contactOf, costOf, loadsOf, strainOf, type Cost } from './strain';
 export { PracticeSummary, summaryOf } from './summary';
 export type { Interval, State, Track } from './timelineShapes';

@@ -49,3 +49,21 @@ export function strainOf({ runs }: Evaluation): Record<string, Strain> {
 	}
 	return strain;
 }
+
+/** What a practice costs a player: minutes times effort, and minutes of hard contact. */
+export type Cost = [load: number, contact: number];
+
+/** What a played practice costs each of its players. */
+export function costOf({ runs, context }: Evaluation): Record<string, Cost> {
+	const cost: Record<string, Cost> = {};
+	for (const { run, drill, fromSecond, toSecond } of runs.flatMap(stepsOf)) {
+		const minutes = (toSecond - fromSecond) / 60;
+		const isHard = drill.contact >= context.limits.contactLevel;
+		for (const player of run.players) {
+			const own = (cost[player] ??= [0, 0]);
+			own[0] += minutes * drill.effort;
+			if (isHard) own[1] += minutes;
+		}
+	}
+	return cost;
+}

@@ -11,6 +11,10 @@ export const PracticeSummary = Type.Object(
 		players: says(Type.Number(), 'Players who are expected'),
 		adults: says(Type.Number(), 'Adults who come'),
 		busyShare: says(Type.Number(), 'Share of the time a player works or helps, 0 to 1'),
+		opposedShare: says(
+			Type.Number(),
+			'Share of the time a player is busy with opponents on the ground, 0 to 1'
+		),
 		stops: says(Type.Number(), 'Findings that must be fixed'),
 		warnings: says(Type.Number(), 'Findings that hurt'),
 		hints: says(Type.Number(), 'Findings that could be better')
@@ -32,6 +36,7 @@ export function summaryOf(
 		players: practice.expected.length,
 		adults: practice.adults.length,
 		busyShare: figures.busyShare,
+		opposedShare: figures.opposedShare,
 		stops: count('stop'),
 		warnings: count('warn'),
 		hints: count('hint')

@@ -35,6 +35,7 @@ export const DEFAULT_LIMITS: Limits = {
 		{ under: 100, seconds: 120 }
 	],
 	stationsInSight: 2,
+	loadJump: 1.3,
 	restrictedContact: 1,
 	restrictedEffort: 3,
 	waterMinutes: 20,

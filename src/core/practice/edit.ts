@@ -30,6 +30,7 @@ const SetPractice = Type.Object(
 					start: Type.Optional(says(Clock, 'When it starts, local time')),
 					minutes: Type.Optional(says(Minutes, 'Minutes that there are')),
 					place: Type.Optional(says(Name, 'Where it is, in words')),
+					groundId: orNone(Id, 'Id of the ground; null for the first of the team'),
 					expected: Type.Optional(
 						says(Practice.properties.expected, 'Ids of the players who are expected')
 					),

@@ -11,6 +11,7 @@ export interface LimitFact {
 		| 'stations'
 		| 'min'
 		| '%'
+		| 'times'
 		| 'm'
 		| 'm/s'
 		| 's'
@@ -93,6 +94,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		name: texts.hardContactInAWeek,
 		says: texts.minutesOfHardContactInSevenDays,
 		...minutes
+	},
+	{
+		key: 'loadJump',
+		name: texts.loadJump,
+		says: texts.loadJumpSays,
+		unit: 'times',
+		least: 1,
+		most: 3,
+		step: 0.1
 	},
 	{
 		key: 'contactAfter',

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoSurroundings } from '../../../tests/support/demo';
 import { addDays } from '../conditions';
 import type { ExportPerson } from '../model/exportFiles';
-import type { Season } from '../model/team';
+import type { Season } from '../model/season';
 import { ALWAYS, type TeamHistory } from '../model/teamHistory';
 import { contextOn, seasonOn, surroundingsOn } from './teamHistory';
 

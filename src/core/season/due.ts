@@ -2,7 +2,8 @@ import Type, { type Static } from 'typebox';
 import { badInput, fail, ok, type Failure, type Outcome } from '../base';
 import { daysBetween } from '../conditions';
 import { byKey, closed, Day, Id, says, SkillId } from '../model/fields';
-import { adviceOn, DEFAULT_WINDOW, SuccessWindow, tallyFault, windowFault } from './step';
+import { adviceOn, DEFAULT_WINDOW, tallyFault, windowFault } from './step';
+import { SuccessWindow } from './stepShapes';
 
 const Count = Type.Integer({ minimum: 0, maximum: 1_000_000 });
 
@@ -169,7 +170,7 @@ const daysWithin = (from: string, to: string) => daysBetween(from, to) + 1;
 const isOf = (skill: string, id: string) => skill === id || skill.startsWith(`${id}/`);
 
 /** Minutes that are asked for to date: of each target the share of its days that has begun. */
-const targetOn = ({ targets }: Skill, today: string): number =>
+export const targetOn = (targets: Skill['targets'], today: string): number =>
 	targets.reduce((sum, { from, to, minutes }) => {
 		const begun = daysWithin(from, today < to ? today : to);
 		return sum + (minutes * Math.max(0, begun)) / daysWithin(from, to);
@@ -187,7 +188,7 @@ function dueOf(skill: Skill, input: DueInput): Due {
 	const own = rows.filter((row) => counts(row) && forWhom.has(row.player));
 	const gotMinutes =
 		forWhom.size === 0 ? 0 : own.reduce((sum, { seconds }) => sum + seconds, 0) / 60 / forWhom.size;
-	const targetMinutes = targetOn(skill, today);
+	const targetMinutes = targetOn(skill.targets, today);
 	const owedMinutes = Math.max(0, targetMinutes - gotMinutes);
 
 	const days = [

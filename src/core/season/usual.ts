@@ -31,13 +31,17 @@ function usualWeekdays(practices: readonly PracticeFacts[]): Set<number> {
 
 /**
  * The next day without a practice from `today` on, on one of the team's usual weekdays; any weekday where
- * it has no practice yet. `practices` are in order of time.
+ * it has no practice yet. `practices` are in order of time; days that are `off` are passed over.
  */
-export function nextFreeDay(practices: readonly PracticeFacts[], today: string): string {
+export function nextFreeDay(
+	practices: readonly PracticeFacts[],
+	today: string,
+	off: (day: string) => boolean = () => false
+): string {
 	const taken = new Set(practices.map(({ date }) => date));
 	const weekdays = usualWeekdays(practices);
 	const days = Array.from({ length: DAYS_AHEAD }, (_, index) => addDays(today, index));
-	const free = days.filter((day) => !taken.has(day));
+	const free = days.filter((day) => !taken.has(day) && !off(day));
 	return free.find((day) => weekdays.has(weekdayOf(day))) ?? free[0] ?? today;
 }
 

@@ -1,5 +1,5 @@
 import { daysBetween } from '../conditions';
-import type { Season } from '../model/team';
+import type { Season } from '../model/season';
 
 /** The week of a season that a day lies in, counted from 1. */
 export const weekOf = ({ firstDay }: Pick<Season, 'firstDay'>, day: string): number =>

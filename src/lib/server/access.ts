@@ -29,6 +29,15 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/ground/[ground]': { who: 'local', mostBytes: 400_000 },
 	'/[team]/words': { who: 'local', mostBytes: 10_000 },
 	'/[team]/sport': { who: 'local', mostBytes: 100_000 },
+	'/[team]/dates': { who: 'local', mostBytes: 200_000 },
+	'/[team]/calendar': { who: 'local', mostBytes: 40_000 },
+	'/[team]/calendar/file': reading,
+	'/[team]/calendar/games': { who: 'local', mostBytes: 12_000_000 },
+	'/[team]/targets': { who: 'local', mostBytes: 400_000 },
+	'/[team]/ladders': { who: 'local', mostBytes: 100_000 },
+	'/[team]/practices/[practice]/calendar': reading,
+	'/[team]/season/lacks': reading,
+	'/[team]/season': { who: 'local', mostBytes: 20_000 },
 	'/[team]/limits': { who: 'local', mostBytes: 8000 },
 	'/[team]/drills': reading,
 	'/[team]/drills/files': { who: 'local', mostBytes: 6_000_000 },
@@ -45,5 +54,6 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },
 	'/[team]/practices/[practice]/document': reading,
 	'/[team]/practices/[practice]/met': reading,
+	'/[team]/practices/[practice]/due': reading,
 	'/[team]/practices/[practice]/paper': reading
 };

@@ -8,6 +8,10 @@ export type Pivot = 'zone' | 'group' | 'adult' | 'player';
 /** A drill under the pointer: the id that its period would have, and where in the window it is held. */
 export interface Held {
 	drill: Drill;
+	/** The rung that it is put on the tape with; the drill itself where it is not said. */
+	rung?: string;
+	/** Minutes of a period of its own; as the shelf has them where it is not said. */
+	minutes?: number;
 	id: string;
 	clientX: number;
 	clientY: number;

@@ -109,6 +109,11 @@ export class PracticeEditor {
 		this.context = learning(this.context, drills);
 	}
 
+	/** The practice is on another day or ground: other surroundings, with the drills that are known. */
+	surround(context: Context): void {
+		this.context = learning(context, this.context.drills);
+	}
+
 	/** The page is left: nothing is sent any more. */
 	dispose(): void {
 		this.outbox.dispose();

@@ -22,7 +22,7 @@
 	<ul>
 		{#each data.teams as team (team.id)}
 			<li>
-				<a href="/{team.id}/practices">{team.name}</a>
+				<a href="/{team.id}/season">{team.name}</a>
 				<span>{team.sport}</span>
 				<span>{count(team.players, 'player', 'players')}</span>
 				<span>{count(team.practices, 'practice', 'practices')}</span>

@@ -28,6 +28,7 @@ export default messages({
 	free: 'Free {people} from {name}',
 	swap: 'Swap {one} and {other} in {name}',
 	changeWho: 'Change who is at {name}',
+	startFor: 'Start at {start}, for {minutes} min',
 	practiceMinutes: 'Make the {practice} {minutes, plural, one {# minute} other {# minutes}}',
 	expectLate: 'Expect {count, plural, one {# late arrival} other {# late arrivals}}',
 	expect: 'Expect {count, plural, one {# {player}} other {# {players}}}',

@@ -75,6 +75,8 @@ export default messages({
 	rungSkipped: '{name} climbs to "{to}" without "{missing}" before it.',
 	skillTwice:
 		'{where} {many, plural, one {has} other {have}} the same main skill as {first}: {skill}.',
+	floorShort:
+		'{skill}: {got} of the {minutes, plural, one {# minute} other {# minutes}} that every {practice} of the season is to hold.',
 	dailyMissing: '{name} is meant for every {practice} and is missing here.',
 	setupClash: '{name} takes {seconds} s to lay out; {first} leaves its {ground} {free} s before.',
 	setupClashMore:

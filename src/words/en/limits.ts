@@ -38,6 +38,9 @@ export default messages({
 	fullContactFrom: 'Full contact after',
 	fullContactFromSays:
 		'How many {practices} of the season {aPlayer} must have come to before contact of level 4.',
+	loadJump: 'Load of a week',
+	loadJumpSays:
+		'How many times the mean of the four weeks before a week may cost, in minutes times effort, before the season marks it.',
 	stationsInSight: '{Stations} in sight of one {adult}',
 	stationsInSightSays:
 		'Under 12: how many {stations} or copies side by side one {adult} may watch at once.',

@@ -11,7 +11,10 @@ export default messages({
 	lineUpSays:
 		'Where each stands when play starts, in metres: the team’s own end is on the left, y runs down the page. Who plays next to whom follows from it.',
 	areas: 'Skill areas',
-	areasSay: 'Each is learned in stages, the easiest first. {Drills} and ratings name them.',
+	comesAfter: 'Comes after',
+	retired: 'Retired',
+	areasSay:
+		'Each is learned in stages, the easiest first. {Drills} and ratings name them. A retired area is no longer offered; what it had stays.',
 	loads: 'What turns cost a body',
 	loadsSay: 'Throws, jumps, kicks: {drills} say how many {aTurn} costs. Caps stand under Limits.',
 	cautions: 'Usually looked after',

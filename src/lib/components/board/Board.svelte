@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
 	import { nanoid } from 'nanoid';
 	import { describeFailure } from '$core/checks';
 	import type { Drill } from '$core/model/drill';
 	import type { Period } from '$core/model/practice';
-	import { periodFromDrill, plainPeriod } from '$core/building';
+	import { periodFromDrill, plainPeriod, unitBeside } from '$core/building';
 	import { type Edit, type EditFailure, findPeriod, toContext } from '$core/practice';
 	import BibShapes from '$lib/components/bib/BibShapes.svelte';
 	import Field from '$lib/components/field/Field.svelte';
@@ -13,7 +14,7 @@
 	import { useWholeShelf } from '$lib/components/inspector/DrillChoice.svelte';
 	import Inspector from '$lib/components/inspector/Inspector.svelte';
 	import Shelf from '$lib/components/shelf/Shelf.svelte';
-	import { SHELF_MINUTES } from '$lib/components/shelf/fits';
+	import { SHELF_MINUTES, type DrillWish } from '$lib/components/shelf/fits';
 	import type { PlainKind } from '$lib/components/shelf/plain';
 	import Strip from '$lib/components/strip/Strip.svelte';
 	import Tape from '$lib/components/tape/Tape.svelte';
@@ -46,6 +47,7 @@
 			stored: ServerState;
 			surroundings: Surroundings;
 			others: { id: string; date: string }[];
+			grounds: { id: string; name: string }[];
 			/** Drills on the whole shelf. */
 			drillsOnShelf: number;
 		};
@@ -73,6 +75,25 @@
 	onMount(() => {
 		void editor.resume();
 		return () => editor.dispose();
+	});
+
+	// Another day or ground has other people, kit and zones: they come once the server has the change.
+	const placeOf = ({ date, groundId = '' }: ServerState['practice']) => `${date} ${groundId}`;
+	let loadedFor = untrack(() => placeOf(data.stored.practice));
+	$effect(() => {
+		const place = placeOf(editor.practice);
+		if (place === loadedFor || editor.saveState !== 'saved') return;
+		// Where the server is away meanwhile, the next change asks again.
+		void invalidateAll().then(
+			() => (loadedFor = place),
+			() => undefined
+		);
+	});
+	let around = untrack(() => data.surroundings);
+	$effect(() => {
+		if (data.surroundings === around) return;
+		around = data.surroundings;
+		editor.surround(toContext(around));
 	});
 
 	const period = $derived(view.period ? findPeriod(editor.practice, view.period) : undefined);
@@ -122,8 +143,16 @@
 		view.forget(editor.practice);
 	}
 	const selectedOrLast = () => view.period ?? editor.practice.periods.at(-1)?.id ?? null;
-	function addDrill(drill: Drill) {
-		const added = periodFromDrill(editor, { drill, id: nanoid(8), minutes: SHELF_MINUTES });
+	/** Puts a drill on the tape, for a unit beside the selected period where it is meant for one. */
+	function addDrill(drill: Drill, { unit, rung, minutes = SHELF_MINUTES }: DrillWish = {}) {
+		const at = rung === undefined ? { drill } : { drill, rung };
+		const beside = unit && period && unitBeside(editor, period, { ...at, unit });
+		if (beside) {
+			apply(beside);
+			view.mark(beside.period);
+			return;
+		}
+		const added = periodFromDrill(editor, { ...at, id: nanoid(8), minutes });
 		if (!added) {
 			view.said = say(texts.noZoneOfThisGroundHolds, { name: drill.name });
 			return;
@@ -133,8 +162,16 @@
 		view.mark(added.id, added.lanes[0].blocks[0].id);
 	}
 	let tape: Tape | undefined = $state();
-	function hold(drill: Drill | null, { clientX, clientY }: { clientX: number; clientY: number }) {
-		view.held = drill && { drill, id: view.held?.id ?? nanoid(8), clientX, clientY };
+	function hold(
+		drill: Drill | null,
+		{ clientX, clientY }: { clientX: number; clientY: number },
+		{ rung, minutes }: DrillWish = {}
+	) {
+		view.held = drill && {
+			...{ drill, id: view.held?.id ?? nanoid(8), clientX, clientY },
+			...(rung !== undefined && { rung }),
+			...(minutes !== undefined && { minutes })
+		};
 	}
 	function dropHeld() {
 		const proposal = view.held && tape?.proposalFor(view.held);
@@ -253,6 +290,7 @@
 	evaluation={editor.evaluation}
 	met={whoMet.met}
 	others={data.others}
+	grounds={data.grounds}
 	bind:lettersAreOn
 	onapply={apply}
 	onborrow={addPeriod}

@@ -1,24 +1,22 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import type { Period } from '$core/model/practice';
 	import { type Evaluation, playersOfLane } from '$core/playing';
 	import { type Edit, findBlock, findPeriod } from '$core/practice';
-	import GroupsDialog from '$lib/components/groups/GroupsDialog.svelte';
-	import LineupDialog from '$lib/components/lineup/LineupDialog.svelte';
-	import PeopleDialog from '$lib/components/people/PeopleDialog.svelte';
-	import RotationDialog from '$lib/components/rotation/RotationDialog.svelte';
-	import StationsDialog from '$lib/components/stations/StationsDialog.svelte';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { WhoMet } from '$lib/state/whoMet.svelte';
-	import BorrowDialog from './BorrowDialog.svelte';
 	import KeysDialog from './KeysDialog.svelte';
-	import PracticeDialog from './PracticeDialog.svelte';
 
-	/** The dialog that is open over the board, of the selected period or of the whole practice. */
+	/**
+	 * The dialog that is open over the board, of the selected period or of the whole practice. Each is loaded
+	 * when it is first opened: the board itself is there sooner.
+	 */
 	let {
 		view,
 		evaluation,
 		met,
 		others,
+		grounds,
 		lettersAreOn = $bindable(),
 		onapply,
 		onborrow
@@ -29,10 +27,30 @@
 		met: WhoMet['met'];
 		/** The team's other practices. */
 		others: { id: string; date: string }[];
+		/** The team's grounds, the usual one first. */
+		grounds: { id: string; name: string }[];
 		lettersAreOn: boolean;
 		onapply: (edit: Edit) => void;
 		onborrow: (period: Period) => void;
 	} = $props();
+
+	const LOAD = {
+		stations: () => import('$lib/components/stations/StationsDialog.svelte'),
+		groups: () => import('$lib/components/groups/GroupsDialog.svelte'),
+		rotation: () => import('$lib/components/rotation/RotationDialog.svelte'),
+		lineup: () => import('$lib/components/lineup/LineupDialog.svelte'),
+		people: () => import('$lib/components/people/PeopleDialog.svelte'),
+		practice: () => import('./PracticeDialog.svelte'),
+		borrow: () => import('./BorrowDialog.svelte')
+	};
+	/** Milliseconds after which they are fetched ahead: on the grass the server may be gone by then. */
+	const AHEAD_AFTER = 1500;
+	onMount(() => {
+		const timer = setTimeout(() => {
+			for (const load of Object.values(LOAD)) void load().catch(() => undefined);
+		}, AHEAD_AFTER);
+		return () => clearTimeout(timer);
+	});
 
 	const period = $derived(view.period ? findPeriod(evaluation.practice, view.period) : undefined);
 	const game = $derived(view.block ? findBlock(evaluation.practice, view.block) : undefined);
@@ -40,36 +58,50 @@
 </script>
 
 {#if view.dialog === 'stations' && period}
-	<StationsDialog
-		{evaluation}
-		{period}
-		block={view.block}
-		onapply={(edit) => {
-			onapply(edit);
-			view.select(period.id, null);
-		}}
-		onclose={close}
-	/>
+	{#await LOAD.stations() then { default: StationsDialog }}
+		<StationsDialog
+			{evaluation}
+			{period}
+			block={view.block}
+			onapply={(edit) => {
+				onapply(edit);
+				view.select(period.id, null);
+			}}
+			onclose={close}
+		/>
+	{/await}
 {:else if view.dialog === 'groups' && period && met}
-	<GroupsDialog plan={evaluation} {period} {met} {onapply} onclose={close} />
+	{#await LOAD.groups() then { default: GroupsDialog }}
+		<GroupsDialog plan={evaluation} {period} {met} {onapply} onclose={close} />
+	{/await}
 {:else if view.dialog === 'rotation' && period}
-	<RotationDialog plan={evaluation} {period} {onapply} onclose={close} />
+	{#await LOAD.rotation() then { default: RotationDialog }}
+		<RotationDialog plan={evaluation} {period} {onapply} onclose={close} />
+	{/await}
 {:else if view.dialog === 'lineup' && game}
-	<LineupDialog
-		plan={evaluation}
-		block={game.block}
-		players={playersOfLane(game.period, game.lane).filter((id) =>
-			evaluation.practice.expected.includes(id)
-		)}
-		{onapply}
-		onclose={close}
-	/>
+	{#await LOAD.lineup() then { default: LineupDialog }}
+		<LineupDialog
+			plan={evaluation}
+			block={game.block}
+			players={playersOfLane(game.period, game.lane).filter((id) =>
+				evaluation.practice.expected.includes(id)
+			)}
+			{onapply}
+			onclose={close}
+		/>
+	{/await}
 {:else if view.dialog === 'people'}
-	<PeopleDialog plan={evaluation} {onapply} onclose={close} />
+	{#await LOAD.people() then { default: PeopleDialog }}
+		<PeopleDialog plan={evaluation} {onapply} onclose={close} />
+	{/await}
 {:else if view.dialog === 'practice'}
-	<PracticeDialog plan={evaluation} {others} {onapply} onclose={close} />
+	{#await LOAD.practice() then { default: PracticeDialog }}
+		<PracticeDialog plan={evaluation} {others} {grounds} {onapply} onclose={close} />
+	{/await}
 {:else if view.dialog === 'borrow'}
-	<BorrowDialog team={evaluation.practice.teamId} {others} {onborrow} onclose={close} />
+	{#await LOAD.borrow() then { default: BorrowDialog }}
+		<BorrowDialog team={evaluation.practice.teamId} {others} {onborrow} onclose={close} />
+	{/await}
 {:else if view.dialog === 'keys'}
 	<KeysDialog bind:areOn={lettersAreOn} onclose={close} />
 {/if}

@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import { sameValue, type Misfit } from '$core/base';
 	import type { Drill } from '$core/model/drill';
+	import { areaOf } from '$core/model/skill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
 	import { drillHints } from '$core/drill';
@@ -47,6 +48,12 @@
 		isChanged: () => !sameValue(draft.kept, drill),
 		reload: async () => draft.restart(drill)
 	});
+	/** Areas that are trained, and those that the drill names already. */
+	const offered = $derived(
+		team.skillAreas.filter(
+			({ id, retired }) => !retired || drill.skills.some(({ skill }) => areaOf(skill) === id)
+		)
+	);
 	const { ideal } = $derived(draft.running.group);
 	const adults = $derived(draft.running.coaches.ideal);
 	const given = $derived(givenWith(draft.running, ideal, { minutes: MINUTES, adults }));
@@ -165,7 +172,7 @@
 	</div>
 	{#key draft.rungId}
 		{#if draft.rung}<RungHead {draft} rung={draft.rung} />{/if}
-		<Fields {draft} skills={team.skillAreas} units={team.units} loads={team.loads ?? []} {run} />
+		<Fields {draft} skills={offered} units={team.units} loads={team.loads ?? []} {run} />
 	{/key}
 	{#if !draft.rung}
 		<label class="tickable">

@@ -15,6 +15,7 @@
 		intro,
 		ways,
 		narrow = false,
+		wide = false,
 		children
 	}: {
 		team?: { id: string; name: string };
@@ -27,6 +28,8 @@
 		ways?: Snippet;
 		/** For pages that are read rather than looked through. */
 		narrow?: boolean;
+		/** For pages that use all the room there is. */
+		wide?: boolean;
 		children: Snippet;
 	} = $props();
 
@@ -47,7 +50,7 @@
 		{/each}
 	</nav>
 {/if}
-<main class:slim={narrow}>
+<main class:slim={narrow} class:broad={wide}>
 	<header class="head">
 		<div>
 			<h1 class="wide">{heading}</h1>
@@ -89,6 +92,9 @@
 	main {
 		padding: 14px 16px 40px;
 		max-width: 1400px;
+	}
+	main.broad {
+		max-width: none;
 	}
 	main.slim {
 		max-width: 1040px;

@@ -17,6 +17,17 @@ export interface Section {
 /** The pages of a team in the order of a coach's preparation; the first of a section is its own. */
 export const SECTIONS: readonly Section[] = [
 	{
+		id: 'season',
+		name: texts.season,
+		pages: [
+			{ id: 'season', name: texts.season },
+			{ id: 'calendar', name: texts.calendar },
+			{ id: 'dates', name: texts.dates },
+			{ id: 'targets', name: texts.targets },
+			{ id: 'ladders', name: texts.ladders }
+		]
+	},
+	{
 		id: 'practices',
 		name: texts.practices,
 		pages: [

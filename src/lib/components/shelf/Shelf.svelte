@@ -4,7 +4,7 @@
 	import type { Drill } from '$core/model/drill';
 	import { dragged, type DragHandlers } from '../drag/dragged';
 	import type { DrillLookup } from '$lib/state/drillLookup.svelte';
-	import { fitOf, matches, type Fit, SHELF_MINUTES } from './fits';
+	import { fitOf, matches, type DrillWish, type Fit, SHELF_MINUTES } from './fits';
 	import { PLAIN_PERIODS, type PlainKind } from './plain';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/shelf';
@@ -26,7 +26,7 @@
 		lookup: DrillLookup;
 		/** How many drills there are in all: more than are at hand in a large club. */
 		onShelf: number;
-		onadd: (drill: Drill) => void;
+		onadd: (drill: Drill, wish?: DrillWish) => void;
 		onplain: (kind: PlainKind) => void;
 		/** Name of the period that is selected on the tape. */
 		selected: string | undefined;
@@ -35,7 +35,11 @@
 		/** Asks for a period of another practice. */
 		onborrow: () => void;
 		/** A drill is held over the board; null when it was let go without a drop. */
-		onhold: (drill: Drill | null, at: { clientX: number; clientY: number }) => void;
+		onhold: (
+			drill: Drill | null,
+			at: { clientX: number; clientY: number },
+			wish?: DrillWish
+		) => void;
 		ondrop: () => void;
 	} = $props();
 
@@ -83,79 +87,93 @@
 		}
 	}
 	const NOWHERE = { clientX: 0, clientY: 0 };
-	const dragOf = (drill: Drill): DragHandlers => ({
-		onmove: (by) => onhold(drill, by),
+	const dragOf = (drill: Drill, wish?: DrillWish): DragHandlers => ({
+		onmove: (by) => onhold(drill, by, wish),
 		ondrop,
 		oncancel: () => onhold(null, NOWHERE)
 	});
 </script>
 
-<section aria-label={say(texts.shelf)}>
-	<header>
-		<h2>
-			{say(texts.drillsForPlayersMin, {
-				expectedCount: evaluation.practice.expected.length,
-				minutes: SHELF_MINUTES
-			})}
-		</h2>
-		{#if selected}
-			<button
-				class="link"
-				onclick={onopen}
-				aria-label={say(texts.open, { selected })}
-				title={say(texts.open, { selected })}>{say(texts.period)}</button
-			>
-		{/if}
-	</header>
-	<div class="find">
-		<Search
-			id="find-drill"
-			size="sm"
-			labelText={say(texts.findDrill)}
-			placeholder={say(texts.findDrillKey)}
-			bind:value={search}
-			on:focus={(event) => (cameFrom = event.relatedTarget as HTMLElement | null)}
-			on:keydown={searchKey}
-		/>
+<div class="column">
+	<div>
+		{#await import('./DueShelf.svelte') then { default: DueShelf }}
+			<DueShelf {evaluation} {fits} {onadd} {dragOf} />
+		{/await}
 	</div>
-	<div class="plain">
-		{#each plain as { kind, label } (kind)}
-			<button class="link" onclick={() => onplain(kind)}>{say(label)}</button>
-		{/each}
-		<button class="link" onclick={onborrow} title={say(texts.periodOfAnotherPractice)}
-			>{say(texts.borrow)}</button
-		>
-	</div>
-	<ul>
-		{#each found as { drill, words, score } (drill.id)}
-			<li>
+	<section aria-label={say(texts.shelf)}>
+		<header>
+			<h2>
+				{say(texts.drillsForPlayersMin, {
+					expectedCount: evaluation.practice.expected.length,
+					minutes: SHELF_MINUTES
+				})}
+			</h2>
+			{#if selected}
 				<button
-					onclick={() => onadd(drill)}
-					title={say(texts.clickOrDragItOntoThe, { summary: drill.summary })}
-					{@attach dragged(() => dragOf(drill))}
+					class="link"
+					onclick={onopen}
+					aria-label={say(texts.open, { selected })}
+					title={say(texts.open, { selected })}>{say(texts.period)}</button
 				>
-					<strong>{drill.name}</strong>
-					{#if used.has(drill.id)}<span class="used">{say(texts.onTheTape)}</span>{/if}
-					<span class="facts narrow" class:off={score < 0}>{words}</span>
-				</button>
-			</li>
-		{:else}
-			<li class="none">
-				{say(texts.noDrillHasTheseWords)}
-				<button class="link" onclick={() => (search = '')}>{say(texts.showAll)}</button>
-			</li>
-		{/each}
-		{#if !isAllHere}
-			<li class="none">
-				{lookup.isAway
-					? say(texts.theServerDoesNotAnswerOnly)
-					: say(texts.ofDrillsAreListedSearchFor, { fitCount: fits.length, onShelf })}
-			</li>
-		{/if}
-	</ul>
-</section>
+			{/if}
+		</header>
+		<div class="find">
+			<Search
+				id="find-drill"
+				size="sm"
+				labelText={say(texts.findDrill)}
+				placeholder={say(texts.findDrillKey)}
+				bind:value={search}
+				on:focus={(event) => (cameFrom = event.relatedTarget as HTMLElement | null)}
+				on:keydown={searchKey}
+			/>
+		</div>
+		<div class="plain">
+			{#each plain as { kind, label } (kind)}
+				<button class="link" onclick={() => onplain(kind)}>{say(label)}</button>
+			{/each}
+			<button class="link" onclick={onborrow} title={say(texts.periodOfAnotherPractice)}
+				>{say(texts.borrow)}</button
+			>
+		</div>
+		<ul>
+			{#each found as { drill, words, score } (drill.id)}
+				<li>
+					<button
+						onclick={() => onadd(drill)}
+						title={say(texts.clickOrDragItOntoThe, { summary: drill.summary })}
+						{@attach dragged(() => dragOf(drill))}
+					>
+						<strong>{drill.name}</strong>
+						{#if used.has(drill.id)}<span class="used">{say(texts.onTheTape)}</span>{/if}
+						<span class="facts narrow" class:off={score < 0}>{words}</span>
+					</button>
+				</li>
+			{:else}
+				<li class="none">
+					{say(texts.noDrillHasTheseWords)}
+					<button class="link" onclick={() => (search = '')}>{say(texts.showAll)}</button>
+				</li>
+			{/each}
+			{#if !isAllHere}
+				<li class="none">
+					{lookup.isAway
+						? say(texts.theServerDoesNotAnswerOnly)
+						: say(texts.ofDrillsAreListedSearchFor, { fitCount: fits.length, onShelf })}
+				</li>
+			{/if}
+		</ul>
+	</section>
+</div>
 
 <style>
+	.column {
+		display: grid;
+		grid-template-rows: auto minmax(0, 1fr);
+		grid-template-columns: minmax(0, 1fr);
+		min-height: 0;
+		height: 100%;
+	}
 	section {
 		display: grid;
 		grid-template-rows: auto auto auto 1fr;

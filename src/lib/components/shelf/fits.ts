@@ -18,6 +18,13 @@ export interface Fit {
 	score: number;
 }
 
+/** How a drill is wanted on the tape: for which unit, on which rung, how long; as it comes where nothing is said. */
+export interface DrillWish {
+	unit?: string;
+	rung?: string;
+	minutes?: number;
+}
+
 /** Minutes of a period that is made from a drill of the shelf. */
 export const SHELF_MINUTES = 10;
 

@@ -32,9 +32,11 @@ function storedRows(list: List, sport: TeamSport): SportRow[] {
 				sport.lineUp.map(({ position, x, y }) => ({ position, x: String(x), y: String(y) }))
 			);
 		case 'areas':
-			return sport.areas.map(({ key, name, stages }) => ({
+			return sport.areas.map(({ key, name, stages, after = '', retired }) => ({
 				key,
 				name,
+				after,
+				retired: retired ? 'yes' : '',
 				...Object.fromEntries(
 					Array.from({ length: stagesIn(sport) }, (_, k) => [`stage${k}`, stages[k] ?? ''])
 				)
@@ -57,7 +59,13 @@ function sentRow(list: List, { key, ...cells }: SportRow): unknown {
 			return { position: cells.position, x: number(cells.x), y: number(cells.y) };
 		case 'areas': {
 			const stages = Object.keys(cells).filter((id) => id.startsWith('stage'));
-			return { key, name, stages: stages.map((id) => cells[id].trim()).filter(Boolean) };
+			return {
+				key,
+				name,
+				stages: stages.map((id) => cells[id].trim()).filter(Boolean),
+				...(cells.after && { after: cells.after }),
+				...(cells.retired === 'yes' && { retired: true })
+			};
 		}
 		default:
 			return name;
@@ -69,7 +77,7 @@ function emptyCells(list: List): Record<string, string> {
 	if (list === 'lineUp') return { position: '', x: '', y: '' };
 	if (list === 'positions') return { name: '', unit: '' };
 	if (list !== 'areas') return { name: '' };
-	return { name: '', stage0: '', stage1: '', stage2: '' };
+	return { name: '', after: '', retired: '', stage0: '', stage1: '', stage2: '' };
 }
 
 /** The lists of a sport while they are typed in. */
@@ -125,8 +133,10 @@ export function sportColumns(
 		areas: [
 			name(say(texts.name), 180),
 			...Array.from({ length: stagesIn(sport) }, (_, k) =>
-				column(`stage${k}`, say(texts.stage, { number: k + 1 }), { least: 170 })
-			)
+				column(`stage${k}`, say(texts.stage, { number: k + 1 }), { least: 160 })
+			),
+			column('after', say(texts.comesAfter), { kind: 'choice', options: named('areas') }),
+			column('retired', say(texts.retired), { kind: 'tick' })
 		],
 		loads: [name(say(texts.kindOfLoad), 200)],
 		cautions: [column('name', say(texts.caution), { label: () => say(texts.caution), least: 320 })]

@@ -12,7 +12,8 @@
 		linkOf,
 		onchange,
 		onadd,
-		onremove
+		onremove,
+		onup
 	}: {
 		rows: readonly Row[];
 		columns: readonly Column<Row>[];
@@ -24,6 +25,8 @@
 		onchange: (index: number, row: Row) => void;
 		onadd: () => void;
 		onremove: (row: Row) => void;
+		/** Moves a row before the one above it, where their order says something. */
+		onup?: (row: Row) => void;
 	} = $props();
 
 	const say = useWords();
@@ -72,6 +75,7 @@
 			class:short={column.kind === 'number'}
 			class:strong={column.isStrong}
 			style:min-width={column.least ? `${column.least}px` : undefined}
+			type={column.kind === 'date' || column.kind === 'time' ? column.kind : 'text'}
 			inputmode={column.kind === 'number' ? 'decimal' : undefined}
 			maxlength="2000"
 			list={column.suggestions?.length ? `${own}-${column.id}` : undefined}
@@ -100,6 +104,7 @@
 					<th scope="col" class={kind} title={hint}>{heading}</th>
 				{/each}
 				{#if linkOf}<th scope="col"><span class="unseen">{say(texts.more)}</span></th>{/if}
+				{#if onup}<th scope="col"><span class="unseen">{say(texts.up)}</span></th>{/if}
 				<th scope="col"><span class="unseen">{say(texts.remove)}</span></th>
 			</tr>
 		</thead>
@@ -116,6 +121,18 @@
 									href={link.href}
 									aria-label={say(texts.of, { text: link.text, name: nameOf(row) })}>{link.text}</a
 								>{/if}
+						</td>
+					{/if}
+					{#if onup}
+						<td>
+							{#if index > 0}
+								<button
+									type="button"
+									class="link"
+									aria-label={say(texts.rowUp, { name: nameOf(row) })}
+									onclick={() => onup(row)}>↑</button
+								>
+							{/if}
 						</td>
 					{/if}
 					<td>

@@ -11,7 +11,7 @@ export interface Column<Row extends TypedRow> {
 	/** How a screen reader calls the cell of a row. */
 	label: (row: Row) => string;
 	/** A fact is shown and cannot be typed. */
-	kind: 'text' | 'number' | 'choice' | 'tick' | 'fact';
+	kind: 'text' | 'number' | 'date' | 'time' | 'choice' | 'tick' | 'fact';
 	/** What is in the cell; a tick has `yes` or nothing. */
 	value: (row: Row) => string;
 	/** The row with something else in the cell. */

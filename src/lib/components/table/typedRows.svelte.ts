@@ -26,14 +26,15 @@ export class TypedRows<Row extends TypedRow> {
 	#rows: Row[] = $derived.by(() => this.#kind.stored());
 	readonly named = $derived.by(() => this.#rows.filter((row) => this.#kind.isNamed(row)));
 	/** What is sent, as JSON. */
-	readonly json = $derived.by(() => JSON.stringify(this.named.map((row) => this.#kind.sent(row))));
-	readonly isChanged = $derived.by(
-		() => this.json !== JSON.stringify(this.#kind.stored().map((row) => this.#kind.sent(row)))
-	);
+	readonly json = $derived.by(() => this.#jsonOf(this.#rows));
+	readonly isChanged = $derived.by(() => this.json !== this.#jsonOf(this.#kind.stored()));
 
 	constructor(kind: RowKind<Row>) {
 		this.#kind = kind;
 	}
+
+	#jsonOf = (rows: readonly Row[]): string =>
+		JSON.stringify(rows.filter(this.#kind.isNamed).map((row) => this.#kind.sent(row)));
 
 	get rows(): readonly Row[] {
 		return this.#rows;
@@ -61,6 +62,13 @@ export class TypedRows<Row extends TypedRow> {
 
 	append = (rows: readonly Row[]): void => {
 		this.#rows = [...this.#rows, ...rows];
+	};
+
+	/** Moves a row before the one above it. */
+	up = ({ key }: Row): void => {
+		const at = this.#rows.findIndex((row) => row.key === key);
+		if (at < 1) return;
+		this.#rows = this.#rows.with(at, this.#rows[at - 1]).with(at - 1, this.#rows[at]);
 	};
 
 	remove = (row: Row): void => {

@@ -84,9 +84,9 @@
 	}
 
 	/** What dropping a drill of the shelf where it is held would do; null where that is not on the tape. */
-	export function proposalFor({ drill, id, clientX, clientY }: Held): Proposal | null {
+	export function proposalFor({ clientX, clientY, ...drill }: Held): Proposal | null {
 		const at = under(clientX, clientY);
-		const proposal = at && proposeDrill(evaluation, { drill, id, columns, ...at }, say);
+		const proposal = at && proposeDrill(evaluation, { ...drill, columns, ...at }, say);
 		return proposal && overAll(proposal);
 	}
 

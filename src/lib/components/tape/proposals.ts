@@ -180,7 +180,7 @@ function periodMeant({ windows }: Evaluation, second: number): PeriodWindow | un
  */
 export function proposeBeside(
 	evaluation: Evaluation,
-	{ drill, column, second, columns }: DrillHeld,
+	{ drill, rung, column, second, columns }: DrillHeld,
 	say: Say
 ): Proposal | null {
 	const window = periodMeant(evaluation, second);
@@ -202,7 +202,10 @@ export function proposeBeside(
 		.filter(({ id }) => period.lanes.every((lane) => lane.unit !== id))
 		.sort((a, b) => +(size(b.id) >= drill.group.min) - +(size(a.id) >= drill.group.min));
 	for (const unit of units) {
-		const edit = unitBeside(evaluation, period, { drill, unit: unit.id, zoneId: zone.id });
+		const edit = unitBeside(evaluation, period, {
+			...{ drill, unit: unit.id, zoneId: zone.id },
+			...(rung !== undefined && { rung })
+		});
 		if (!edit) continue;
 		return {
 			edit,
@@ -221,6 +224,8 @@ export function proposeBeside(
 /** A drill of the shelf as it is held over the tape. */
 interface DrillHeld {
 	drill: Drill;
+	rung?: string;
+	minutes?: number;
 	column: number;
 	second: number;
 	columns: readonly Column[];
@@ -237,9 +242,12 @@ export function proposeDrill(
 ): Proposal | null {
 	const beside = proposeBeside(evaluation, held, say);
 	if (beside) return beside;
-	const { drill, column, second, columns } = held;
+	const { drill, rung, minutes = SHELF_MINUTES, column, second, columns } = held;
 	const zoneId = columns[column]?.zone.id;
-	const period = periodFromDrill(evaluation, { drill, id, minutes: SHELF_MINUTES, zoneId });
+	const period = periodFromDrill(evaluation, {
+		...{ drill, id, minutes, zoneId },
+		...(rung !== undefined && { rung })
+	});
 	if (!period) return null;
 	const after = placeAt(evaluation, second);
 	const start = evaluation.windows.find((window) => window.period.id === after)?.toSecond ?? 0;
@@ -256,6 +264,11 @@ export function proposeDrill(
 			minutes: period.minutes,
 			copies: period.lanes[0].blocks[0].copies.length
 		}),
-		ghost: { column: first, columns: last - first, fromSecond: start, toSecond: start + 600 }
+		ghost: {
+			column: first,
+			columns: last - first,
+			fromSecond: start,
+			toSecond: start + minutes * 60
+		}
 	};
 }

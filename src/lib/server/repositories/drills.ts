@@ -211,3 +211,26 @@ export async function listRevisionsOf(
 		rows.map(({ number }) => number)
 	);
 }
+
+/** A drill that can be chosen, with its rungs. */
+export interface DrillName {
+	id: string;
+	name: string;
+	rungs: { id: string; name: string }[];
+}
+
+/** The drills of a team that are not archived, by name. */
+export async function listNames(db: Queryable, teamId: string): Promise<DrillName[]> {
+	const { rows } = await db.query<DrillName>(
+		`select id, name, rungs from (
+			select distinct on (drill_id) drill_id as id, body ->> 'name' as name,
+				(select coalesce(jsonb_agg(jsonb_build_object('id', r ->> 'id', 'name', r ->> 'name')), '[]')
+				 from jsonb_array_elements(body -> 'rungs') r) as rungs
+			from drill_revision where team_id = $1
+				and drill_id not in (select drill_id from archived_drill where team_id = $1)
+			order by drill_id, revision desc
+		 ) d order by name`,
+		[teamId]
+	);
+	return rows;
+}

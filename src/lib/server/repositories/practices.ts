@@ -1,7 +1,7 @@
 import { rollup } from 'd3-array';
 import type { Practice } from '$core/model/practice';
 import type { PracticeState } from '$core/model/exportFiles';
-import type { PracticeSummary } from '$core/playing';
+import type { Cost, PracticeSummary } from '$core/playing';
 import type { SentEdit } from '$core/practice';
 import type { LedgerRow, PracticeFacts } from '$core/season';
 import type { Queryable } from '../database';
@@ -149,7 +149,10 @@ export async function countPractices(db: Queryable, teamId: string): Promise<num
 	return rows[0].count;
 }
 
-/** Practices of a team that have no summary, the latest days first, and how many there are beside them. */
+/**
+ * Practices of a team that have no summary, and how many there are beside them: those to come in order of time,
+ * empty ones last, then those that were held, the latest first.
+ */
 export async function listUnsummed(
 	db: Queryable,
 	teamId: string,
@@ -157,7 +160,10 @@ export async function listUnsummed(
 ): Promise<{ practices: Practice[]; left: number }> {
 	const { rows } = await db.query<{ body: Practice; count: number }>(
 		`select body, count(*) over ()::int as count from practice
-		 where team_id = $1 and summary is null order by date desc, start desc, id limit $2`,
+		 where team_id = $1 and summary is null
+		 order by state = 'held', body -> 'periods' = '[]',
+			(date - '2000-01-01'::date) * case when state = 'held' then -1 else 1 end, start, id
+		 limit $2`,
 		[teamId, most]
 	);
 	return {
@@ -175,31 +181,76 @@ export async function hasUnsummed(db: Queryable, teamId: string): Promise<boolea
 	return rows[0].has;
 }
 
-/** Keeps what lists show of a practice. */
+/** Keeps what lists show of a practice; what it costs its players where that is given. */
 export async function setSummary(
 	tx: Queryable,
 	{ teamId, id }: { teamId: string; id: string },
-	summary: PracticeSummary
+	{ summary, cost }: { summary: PracticeSummary; cost: Record<string, Cost> }
 ): Promise<void> {
-	await tx.query('update practice set summary = $3::jsonb where team_id = $1 and id = $2', [
+	await tx.query(
+		`update practice set summary = $3::jsonb, cost = $4::jsonb where team_id = $1 and id = $2`,
+		[teamId, id, JSON.stringify(summary), JSON.stringify(cost)]
+	);
+}
+
+/** Keeps what a practice cost those who came. */
+export async function setCost(
+	tx: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	cost: Record<string, Cost>
+): Promise<void> {
+	await tx.query('update practice set cost = $3::jsonb where team_id = $1 and id = $2', [
 		teamId,
 		id,
-		JSON.stringify(summary)
+		JSON.stringify(cost)
 	]);
 }
 
-/** Whether a practice was held. */
-export async function isHeld(db: Queryable, teamId: string, id: string): Promise<boolean> {
-	const { rows } = await db.query<{ held: boolean }>(
-		`select state = 'held' as held from practice where team_id = $1 and id = $2`,
+/** Whether a practice is to come, was held or will not be; undefined where there is none. */
+export async function findState(
+	db: Queryable,
+	teamId: string,
+	id: string
+): Promise<PracticeState | undefined> {
+	const { rows } = await db.query<{ state: PracticeState }>(
+		'select state from practice where team_id = $1 and id = $2',
 		[teamId, id]
 	);
-	return rows[0]?.held ?? false;
+	return rows[0]?.state;
 }
 
-/** Notes that a practice was held: whoever came, it stays so. */
-export async function setHeld(tx: Queryable, teamId: string, id: string): Promise<void> {
-	await tx.query(`update practice set state = 'held' where team_id = $1 and id = $2`, [teamId, id]);
+/** Whether a practice was held. */
+export const isHeld = async (db: Queryable, teamId: string, id: string): Promise<boolean> =>
+	(await findState(db, teamId, id)) === 'held';
+
+/**
+ * Notes whether a practice is to come, was held or will not be, with the reason why it is cancelled. What
+ * calendars are told of is counted: cancelling and calling back.
+ */
+export async function setState(
+	tx: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	{ state, reason = null }: { state: PracticeState; reason?: string | null }
+): Promise<void> {
+	await tx.query(
+		`update practice set state = $3, cancelled_reason = $4,
+			turnings = turnings + case when (state = 'cancelled') <> ($3 = 'cancelled') then 1 else 0 end
+		 where team_id = $1 and id = $2`,
+		[teamId, id, state, reason]
+	);
+}
+
+/** Takes away what a practice is planned to give, or gave. */
+export async function removeLedger(
+	tx: Queryable,
+	{ teamId, id }: { teamId: string; id: string },
+	state: 'planned' | 'done'
+): Promise<void> {
+	await tx.query('delete from ledger where team_id = $1 and practice_id = $2 and state = $3', [
+		teamId,
+		id,
+		state
+	]);
 }
 
 /** How many practices are planned on a ground; those that name none are on the team's first. */
@@ -258,17 +309,24 @@ export async function nextPractice(
 	return rows[0];
 }
 
-/** Adds a practice as revision 1. */
-export async function insertPractice(tx: Queryable, practice: Practice): Promise<void> {
+/** Adds a practice as revision 1; `slot` is that of the pattern that it is made for. */
+export async function insertPractice(
+	tx: Queryable,
+	practice: Practice,
+	slot: string | null = null
+): Promise<void> {
 	const { teamId, id, seasonId, date, start, format } = practice;
 	await tx.query(
-		`insert into practice (team_id, id, season_id, date, start, revision, format, body)
-		 values ($1, $2, $3, $4::date, $5, 1, $6, $7::jsonb)`,
-		[teamId, id, seasonId, date, start, format, JSON.stringify(practice)]
+		`insert into practice (team_id, id, season_id, date, start, revision, format, body, slot)
+		 values ($1, $2, $3, $4::date, $5, 1, $6, $7::jsonb, $8)`,
+		[teamId, id, seasonId, date, start, format, JSON.stringify(practice), slot]
 	);
 }
 
-/** Replaces the state of revision `from` by the next; false where it is not the newest any more. */
+/**
+ * Replaces the state of revision `from` by the next; false where it is not the newest any more. What the
+ * practice gave moves to its day; it still stands for the slot that it was on.
+ */
 export async function updatePractice(
 	tx: Queryable,
 	practice: Practice,
@@ -276,9 +334,15 @@ export async function updatePractice(
 ): Promise<boolean> {
 	const { teamId, id, date, start } = practice;
 	const { affectedRows } = await tx.query(
-		`update practice set body = $4::jsonb, date = $5::date, start = $6, revision = revision + 1
+		`update practice set body = $4::jsonb, date = $5::date, start = $6, revision = revision + 1,
+			slot = case when (date, start) = ($5::date, $6) then slot
+				else coalesce(slot, date::text || ' ' || start) end
 		 where team_id = $1 and id = $2 and revision = $3`,
 		[teamId, id, from, JSON.stringify(practice), date, start]
+	);
+	await tx.query(
+		'update ledger set date = $3::date where team_id = $1 and practice_id = $2 and date <> $3::date',
+		[teamId, id, date]
 	);
 	return affectedRows === 1;
 }

@@ -1,4 +1,5 @@
-import type { Season, Team } from '$core/model/team';
+import type { Season } from '$core/model/season';
+import type { Team } from '$core/model/team';
 import type { Queryable } from '../database';
 
 /**
@@ -72,10 +73,10 @@ export async function updateTeam(db: Queryable, team: Team): Promise<void> {
 
 /** The seasons of a team in order of time. */
 export async function listSeasons(db: Queryable, teamId: string): Promise<Season[]> {
-	const { rows } = await db.query<Season>(
-		`select id, name, first_day::text as "firstDay", weeks from season
+	const { rows } = await db.query<Season & { plan: Partial<Season> }>(
+		`select id, name, first_day::text as "firstDay", weeks, plan from season
 		 where team_id = $1 order by first_day, id`,
 		[teamId]
 	);
-	return rows;
+	return rows.map(({ plan, ...season }) => ({ ...season, ...plan }));
 }

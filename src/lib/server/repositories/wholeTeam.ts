@@ -5,6 +5,7 @@ import type {
 	ExportTeam
 } from '$core/model/exportFiles';
 import type { AttendanceFile } from '$core/model/attendance';
+import type { LaddersFile } from '$core/model/ladders';
 import type { Drill } from '$core/model/drill';
 import type { Template } from '$core/model/practice';
 import type { Team } from '$core/model/team';
@@ -16,6 +17,15 @@ import { insertGround, listGrounds } from './places';
 import { listSettings, saveSetting } from './settings';
 import { insertAttendance } from './attendance';
 import { listArchived, setDrillArchived } from './drills';
+import {
+	insertTallies,
+	listPushes,
+	listRulings,
+	listTallies,
+	savePush,
+	saveRulings,
+	saveSeason
+} from './season';
 import { findTeam, insertTeam, listSeasons } from './teams';
 
 /** All of one team, as it goes into an export. */
@@ -26,6 +36,29 @@ export interface WholeTeam {
 	templates: Template[];
 	ledger: ExportLedger;
 	attendance: AttendanceFile;
+	/** What was counted and decided; exports of before have none. */
+	ladders?: LaddersFile;
+}
+
+/** What was counted of a team's ladders, and what was decided, as an export says it. */
+export async function readLadders(db: Queryable, teamId: string): Promise<LaddersFile> {
+	return {
+		format: 'fieldplan/ladders@1',
+		tallies: (await listTallies(db, teamId)).map(({ date: _date, ...tally }) => tally),
+		rulings: await listRulings(db, teamId),
+		pushes: await listPushes(db, teamId)
+	};
+}
+
+/** Writes what was counted and decided of a team's ladders; its practices and seasons must be there. */
+export async function writeLadders(
+	tx: Queryable,
+	teamId: string,
+	{ tallies, rulings, pushes }: LaddersFile
+): Promise<void> {
+	await insertTallies(tx, teamId, tallies);
+	await saveRulings(tx, teamId, rulings);
+	for (const push of pushes) await savePush(tx, teamId, push);
 }
 
 /** Who and what a team has, as an export says it; the team must be there. */
@@ -59,11 +92,18 @@ export async function* eachPractice(db: Queryable, teamId: string): AsyncGenerat
 	);
 	for (let k = 0; k < ids.length; k += AT_ONCE) {
 		const { rows } = await db.query<Omit<ExportPractice, 'format'>>(
-			`select revision, archived, state, body as practice from practice
+			`select revision, archived, state, cancelled_reason as "cancelledReason", slot,
+				nullif(turnings, 0) as turnings, body as practice from practice
 			 where team_id = $1 and id = any($2::text[]) order by date, start, id`,
 			[teamId, ids.slice(k, k + AT_ONCE).map(({ id }) => id)]
 		);
-		for (const row of rows) yield { format: 'fieldplan/stored-practice@1', ...row };
+		for (const row of rows)
+			yield {
+				format: 'fieldplan/stored-practice@1',
+				...(Object.fromEntries(
+					Object.entries(row).filter(([, value]) => value !== null)
+				) as typeof row)
+			};
 	}
 }
 
@@ -137,11 +177,7 @@ async function writeTeam(
 	{ team, seasons, people, grounds, ...settings }: ExportTeam
 ): Promise<boolean> {
 	if (!(await insertTeam(tx, team))) return false;
-	for (const { id, name, firstDay, weeks } of seasons)
-		await tx.query(
-			'insert into season (team_id, id, name, first_day, weeks) values ($1, $2, $3, $4::date, $5)',
-			[team.id, id, name, firstDay, weeks]
-		);
+	for (const season of seasons) await saveSeason(tx, team.id, season);
 	await writePeople(tx, team.id, people);
 	for (const ground of grounds) await insertGround(tx, team.id, ground);
 	await writeSettings(tx, team.id, settings);
@@ -173,8 +209,9 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<b
 	for (const stored of practices) {
 		const { revision, archived, practice } = stored;
 		await tx.query(
-			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived, state)
-			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9, $10)`,
+			`insert into practice (team_id, id, season_id, date, start, revision, format, body, archived, state,
+				cancelled_reason, slot, turnings)
+			 values ($1, $2, $3, $4::date, $5, $6, $7, $8::jsonb, $9, $10, $11, $12, $13)`,
 			[
 				teamId,
 				practice.id,
@@ -185,7 +222,10 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<b
 				practice.format,
 				json(practice),
 				archived,
-				stateOf(stored)
+				stateOf(stored),
+				stored.cancelledReason ?? null,
+				stored.slot ?? null,
+				stored.turnings ?? 0
 			]
 		);
 	}
@@ -201,5 +241,6 @@ export async function writeWholeTeam(tx: Queryable, whole: WholeTeam): Promise<b
 		[teamId, json(ledger.rows)]
 	);
 	await insertAttendance(tx, teamId, attendance.rows);
+	if (whole.ladders) await writeLadders(tx, teamId, whole.ladders);
 	return true;
 }

@@ -4,7 +4,8 @@ import { meetingsIn, weekOf, type Meetings } from '$core/season';
 import type { Drill } from '$core/model/drill';
 import type { Practice } from '$core/model/practice';
 import type { Surroundings } from '$core/model/bundle';
-import type { Season, Team } from '$core/model/team';
+import type { Season } from '$core/model/season';
+import type { Team } from '$core/model/team';
 import type { Queryable } from '../database';
 import {
 	countPractices,

@@ -2,10 +2,11 @@
 	import { Button } from 'carbon-components-svelte';
 	import { group } from 'd3-array';
 	import { enhance } from '$app/forms';
-	import { invalidateAll } from '$app/navigation';
 	import { clockAt } from '$core/conditions';
+	import { weekOf } from '$core/season';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/page/dates';
+	import { askAgain } from '$lib/components/page/askAgain.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -18,17 +19,17 @@
 	let showsArchived = $state(false);
 	const shown = $derived(data.lines.filter(({ isArchived }) => showsArchived || !isArchived));
 	const archived = $derived(data.lines.filter(({ isArchived }) => isArchived).length);
-	// Newest week first: what comes next is what a coach looks for.
-	const weeks = $derived([...group(shown, ({ week }) => week)].reverse());
+	// What comes next is what a coach looks for: weeks from this one on, then those before it, the latest first.
+	const weeks = $derived.by(() => {
+		const all = [...group(shown, ({ week }) => week)];
+		const now = weekOf(data.season, data.today);
+		const isPast = ([week]: (typeof all)[number]) => week < now;
+		return [...all.filter((each) => !isPast(each)), ...all.filter(isPast).reverse()];
+	});
 	const base = $derived(`/${data.team.id}/practices`);
 	const isPending = $derived(data.lines.some(({ summary }) => summary === null));
 
-	// What is still worked out is asked for again until all of it is there.
-	$effect(() => {
-		if (!isPending) return;
-		const timer = setInterval(() => void invalidateAll(), 1500);
-		return () => clearInterval(timer);
-	});
+	askAgain(() => isPending);
 </script>
 
 <Page

@@ -8,7 +8,7 @@
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import LineUpMap from '$lib/components/sport/LineUpMap.svelte';
-	import SportList from '$lib/components/sport/SportList.svelte';
+	import TypedList from '$lib/components/table/TypedList.svelte';
 	import {
 		LISTS,
 		sportColumns,
@@ -84,13 +84,14 @@
 
 {#snippet list(id: List)}
 	{@const { title, says, add } = LIST_TEXTS[id] as (typeof LIST_TEXTS)['lineUp']}
-	<SportList
+	<TypedList
 		title={say(title)}
 		says={says && say(says)}
 		add={say(add)}
 		table={tables[id]}
 		columns={columns[id]}
 		fault={faultIn(id)}
+		isOrdered={id === 'areas'}
 	/>
 {/snippet}
 

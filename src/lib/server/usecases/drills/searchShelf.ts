@@ -32,20 +32,23 @@ export interface ShelfPage {
 export const MOST_LINES = 60;
 
 /**
- * The drills of a team that have the words and pass the filter, at most `MOST_LINES` of them: those that
+ * The drills of a team for a practice on a day that have the words and pass the filter, at most `MOST_LINES`: those that
  * can run here for everyone first, then by how well the words suit, then by how busy they keep players.
  */
 export async function searchShelf(
 	db: Queryable,
 	teamId: string,
-	{ words, filter, here }: { words: string; filter: unknown; here: Here }
+	{ words, filter, here, day }: { words: string; filter: unknown; here: Here; day: string }
 ): Promise<Result<ShelfPage, Misfit>> {
 	const shape = readShape(ShelfFilter, filter);
 	if (!shape.ok) return shape;
 	if (words.length > 200) return fail({ path: ['words'], message: say(texts.searchTooLong) });
 	const found = await searchDrills(db, teamId, words);
 	const uses = await lastUses(db, teamId);
-	const days = (await listDays(db, teamId)).map(({ date }) => date);
+	// Practices after the next one have no say yet in how long a drill has rested.
+	const days = (await listDays(db, teamId))
+		.map(({ date }) => date)
+		.filter((date) => date <= day);
 	const standingOf = standingIn(here);
 	const all = found.map(({ drill, rank }): ShelfLine => {
 		const lastUsed = uses.get(drill.id) ?? null;

@@ -38,6 +38,7 @@ export async function loadShelfPage(
 	const page = await searchShelf(db, teamId, {
 		words,
 		filter,
+		day: practice.date,
 		here: {
 			players: practice.expected.length,
 			adults: practice.adults.length,

@@ -1,11 +1,12 @@
 import type { Attendance } from '$core/model/attendance';
 import type { ExportPerson } from '$core/model/exportFiles';
-import { comingTo } from '$core/season';
+import { comingTo, type DatedTally } from '$core/season';
 import type { Queryable } from '../../database';
 import { listAttendance } from '../../repositories/attendance';
 import { listPractices } from '../../repositories/practices';
 import { countedFor, type Counted } from '../../repositories/people';
 import { readPeople } from '../../repositories/people';
+import { listTallies } from '../../repositories/season';
 
 /** All that is kept of a player: what was ever said of them, dated, and what was counted. */
 export interface KeptPerson {
@@ -16,6 +17,8 @@ export interface KeptPerson {
 	expected: string[];
 	/** What they were given of each skill in the practices that were held. */
 	counted: Counted[];
+	/** Their tries, where they were counted by themselves. */
+	tallies: DatedTally[];
 }
 
 /** All that is kept of a player of a team; undefined where there is none of this id. */
@@ -42,6 +45,9 @@ export async function loadPerson(
 		expected: practices
 			.filter(({ practice }) => practice.expected.includes(id))
 			.map(({ practice }) => practice.date),
-		counted: await countedFor(db, teamId, id)
+		counted: await countedFor(db, teamId, id),
+		tallies: (await listTallies(db, teamId)).filter(
+			({ whom, whomId }) => whom === 'player' && whomId === id
+		)
 	};
 }

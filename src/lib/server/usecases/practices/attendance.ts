@@ -17,13 +17,12 @@ import {
 	listComing,
 	listPractices,
 	lockPractice,
-	replaceLedger,
 	type ListedPractice
 } from '../../repositories/practices';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { lockTeam } from '../../repositories/teams';
 import { applyStored } from './saveEdits';
-import { forgetLater, rowsOf } from './summaries';
+import { forgetLater, storeDone } from './summaries';
 import { once, type Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -201,10 +200,8 @@ async function saveOne(
 		said.map(([person, is]) => ({ practice: id, person, ...is }))
 	);
 	if (wasHeld) {
-		const all = new Map<string, Coming>([...kept, ...changed]);
-		const came = withComing(stored.practice, all, people.adults);
-		await replaceLedger(tx, { teamId, id }, { state: 'done', rows: await rowsOf(tx, came) });
-		await forgetLater(tx, came);
+		await storeDone(tx, stored.practice);
+		await forgetLater(tx, stored.practice);
 		return;
 	}
 	const next = withComing(stored.practice, changed, people.adults);

@@ -10,7 +10,7 @@ import type { Db, Queryable } from '../../database';
 import { changeTeam } from '../refusable';
 import { listSummed } from '../../repositories/practices';
 import { saveSetting } from '../../repositories/settings';
-import { freshenSummaries, refreshSummaries, rowsOf } from './summaries';
+import { freshenSummaries, refreshSummaries, storePlanned } from './summaries';
 import { saveEdits } from './saveEdits';
 import { loadBoard, loadPaper, loadPracticeList } from '../views';
 
@@ -45,6 +45,7 @@ test('list, board, paper and ledger say of every practice of every team what its
 					players: practice.expected.length,
 					adults: practice.adults.length,
 					busyShare: evaluation.figures.busyShare,
+					opposedShare: evaluation.figures.opposedShare,
 					stops: of('stop'),
 					warnings: of('warn'),
 					hints: of('hint')
@@ -57,7 +58,7 @@ test('list, board, paper and ledger say of every practice of every team what its
 				expect(played.figures).toEqual(evaluation.figures);
 				expect(faultsIn(played)).toEqual(faults);
 			}
-			expect(await rowsOf(db, practice)).toEqual(ledgerRows(evaluation));
+			expect((await storePlanned(db, practice)).rows).toEqual(ledgerRows(evaluation));
 		}
 	}
 });
@@ -86,8 +87,11 @@ describe('what changes under a practice', () => {
 	])('plays what is planned again, not what was held: %s', async (_what, change) => {
 		await change();
 		const summed = await listSummed(db, teamId);
-		expect(summed.filter(({ summary }) => summary === null).map(({ id }) => id)).toEqual([today]);
-		expect(await refreshSummaries(db, teamId, 5)).toBe(0);
+		const forgotten = summed.filter(({ summary }) => summary === null);
+		expect(forgotten.map(({ id }) => id)).toEqual(
+			summed.filter(({ date }) => date >= today).map(({ id }) => id)
+		);
+		expect(await refreshSummaries(db, teamId, 20)).toBe(0);
 		expect(await summaryOfToday()).toMatchObject({ players: 22 });
 	});
 
@@ -96,7 +100,7 @@ describe('what changes under a practice', () => {
 		await waterEach(60);
 		await freshenSummaries(db, teamId, async () => true);
 		const list = await loadPracticeList(db, teamId, { today });
-		expect(list?.lines.at(-1)?.summary).toMatchObject({ warnings: 1 });
+		expect(list?.lines.find(({ id }) => id === today)?.summary).toMatchObject({ warnings: 1 });
 	});
 
 	test('shows also where it changes while the practice is being played', async () => {
@@ -118,9 +122,9 @@ describe('what changes under a practice', () => {
 					})
 				)
 		};
-		await refreshSummaries(changing, teamId, 5);
+		await refreshSummaries(changing, teamId, 20);
 		await change;
-		await refreshSummaries(db, teamId, 5);
+		await refreshSummaries(db, teamId, 20);
 		expect(await summaryOfToday()).toMatchObject({ warnings: 1 });
 	});
 

@@ -2,6 +2,7 @@ import { faultsIn } from '$core/checks';
 import type { Practice } from '$core/model/practice';
 import { sameValue } from '$core/base';
 import {
+	costOf,
 	evaluate,
 	strainOf,
 	summaryOf,
@@ -9,14 +10,18 @@ import {
 	type PracticeSummary
 } from '$core/playing';
 import { withDrills } from '$core/practice';
-import { ledgerRows, type LedgerRow } from '$core/season';
+import { ledgerRows, withComing } from '$core/season';
 import type { Db, Queryable } from '../../database';
+import { listAttendance } from '../../repositories/attendance';
+import { listAdultIds } from '../../repositories/people';
 import {
+	findState,
 	forgetSummariesFrom,
 	hasUnsummed,
 	isHeld,
 	listUnsummed,
 	replaceLedger,
+	setCost,
 	setSummary
 } from '../../repositories/practices';
 import { holdTeam } from '../../repositories/teams';
@@ -29,6 +34,15 @@ const sumUp = (evaluation: Evaluation): PracticeSummary =>
 		evaluation,
 		faultsIn(evaluation).map(({ severity }) => severity)
 	);
+
+/** A practice with those who came to it, as far as it was said. */
+async function cameTo(tx: Queryable, practice: Practice): Promise<Practice> {
+	const { teamId, id } = practice;
+	const own = (await listAttendance(tx, teamId)).filter((row) => row.practice === id);
+	if (own.length === 0) return practice;
+	const rows = new Map(own.map((row) => [row.person, row]));
+	return withComing(practice, rows, new Set(await listAdultIds(tx, teamId)));
+}
 
 /**
  * Plays a practice with what its team had on that day, and with what came before it in the season; what
@@ -47,9 +61,11 @@ async function play(db: Queryable, practice: Practice, last?: Played): Promise<P
 	return { evaluation, rows: ledgerRows(evaluation) };
 }
 
-/** The ledger rows of a practice as it stands, played with what its team had on that day. */
-export async function rowsOf(tx: Queryable, practice: Practice): Promise<LedgerRow[]> {
-	return (await play(tx, practice)).rows;
+/** Writes what a practice that was held gave those who came, and what it cost them. */
+export async function storeDone(tx: Queryable, practice: Practice): Promise<void> {
+	const { evaluation, rows } = await play(tx, await cameTo(tx, practice));
+	await replaceLedger(tx, practice, { state: 'done', rows });
+	await setCost(tx, practice, costOf(evaluation));
 }
 
 /** Whether a practice costs its players something else than before, or has other players. */
@@ -70,8 +86,8 @@ export async function forgetLater(
 }
 
 /**
- * Plays a practice that was stored, and writes what it is planned to give and what lists show of it. `before`
- * is the practice as it was played last, with the rows that are stored.
+ * Plays a practice that was stored, and writes what it is planned to give and what lists show of it; one that
+ * is cancelled gives nothing. `before` is the practice as it was played last, with the rows that are stored.
  */
 export async function storePlanned(
 	tx: Queryable,
@@ -79,14 +95,17 @@ export async function storePlanned(
 	before?: Played
 ): Promise<Played> {
 	const played = await play(tx, practice, before);
-	await replaceLedger(tx, practice, { state: 'planned', rows: played.rows, before: before?.rows });
-	await setSummary(tx, practice, sumUp(played.evaluation));
+	const { evaluation, rows } = played;
+	if ((await findState(tx, practice.teamId, practice.id)) !== 'cancelled')
+		await replaceLedger(tx, practice, { state: 'planned', rows, before: before?.rows });
+	await setSummary(tx, practice, { summary: sumUp(evaluation), cost: costOf(evaluation) });
 	return played;
 }
 
 /**
  * The same for a practice that somebody has changed or added: what comes after it in the season is checked
- * with what it costs, and is played again where that is something else.
+ * with what it costs, and is played again where that is something else. Of one that was held, what was done is
+ * its plan with those who came.
  */
 export async function storeChanged(
 	tx: Queryable,
@@ -94,15 +113,24 @@ export async function storeChanged(
 	before?: Played
 ): Promise<Played> {
 	const played = await storePlanned(tx, practice, before);
+	if (await isHeld(tx, practice.teamId, practice.id)) await storeDone(tx, practice);
 	const was = before?.evaluation.practice.date ?? practice.date;
 	const date = was < practice.date ? was : practice.date;
 	if (!before || costsOtherwise(played, before)) await forgetLater(tx, { ...practice, date });
 	return played;
 }
 
+/** Writes what lists show of a practice that was held: its plan, and what it cost those who came. */
+async function sumUpHeld(tx: Queryable, practice: Practice): Promise<void> {
+	const { evaluation } = await play(tx, practice);
+	const came = await cameTo(tx, practice);
+	const cost = costOf(came === practice ? evaluation : (await play(tx, came)).evaluation);
+	await setSummary(tx, practice, { summary: sumUp(evaluation), cost });
+}
+
 /**
  * Plays practices of a team whose summary is gone because something under them has changed, at most `most`
- * of them, the latest days first. Gives how many are left.
+ * of them, those to come first. Gives how many are left.
  */
 export async function refreshSummaries(db: Db, teamId: string, most: number): Promise<number> {
 	// What is read and what is written of it are one step: a change between them would leave an old summary for good.
@@ -110,14 +138,13 @@ export async function refreshSummaries(db: Db, teamId: string, most: number): Pr
 		await holdTeam(tx, teamId);
 		const { practices, left } = await listUnsummed(tx, teamId, most);
 		for (const practice of practices)
-			if (await isHeld(tx, practice.teamId, practice.id))
-				await setSummary(tx, practice, sumUp((await play(tx, practice)).evaluation));
+			if (await isHeld(tx, practice.teamId, practice.id)) await sumUpHeld(tx, practice);
 			else await storePlanned(tx, practice);
 		return left;
 	});
 }
 
-/** How many practices are played again while a visitor waits; the others are beside later requests. */
+/** How many practices are played again while a visitor waits; the others are, beside later requests. */
 const PLAYED_AT_ONCE = 4;
 
 /** Teams whose summaries are brought up to date now. */

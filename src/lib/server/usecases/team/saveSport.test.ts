@@ -64,11 +64,31 @@ describe('saveSport', () => {
 		expect(ids.slice(-2)).toEqual(['wing', 'wing-2']);
 	});
 
+	test('keeps the order of areas, what comes first, and those that are retired', async () => {
+		const [passing, receiving, ...others] = stored.areas;
+		const areas = [receiving, { ...passing, after: receiving.key, retired: true }, ...others];
+		expect(await save({ areas })).toMatchObject({ ok: true });
+		const team = await findTeam(db, teamId);
+		expect(team?.skillAreas.slice(0, 2)).toMatchObject([
+			{ id: 'receiving' },
+			{ id: 'passing', after: ['receiving'], retired: true }
+		]);
+		expect(team && teamSportOf(team).areas).toEqual(areas);
+	});
+
 	test.each([
 		['name', () => ({ name: ' ' })],
 		['units', () => ({ units: stored.units.slice(1) })],
 		['areas', () => ({ areas: stored.areas.slice(1) })],
 		['areas', () => ({ areas: [] })],
+		['areas', () => ({ areas: stored.areas.map((area) => ({ ...area, retired: true })) })],
+		[
+			'areas[0].after',
+			() => {
+				const [one, two, ...others] = stored.areas;
+				return { areas: [{ ...one, after: two.key }, { ...two, after: one.key }, ...others] };
+			}
+		],
 		['units[1].name', () => ({ units: [stored.units[0], { key: 'n', name: 'KEEPERS' }] })],
 		['lineUp[0].position', () => ({ positions: stored.positions.slice(1) })],
 		['lineUp[0].x', () => ({ lineUp: [{ position: 'keeper', x: NaN, y: 1 }] })]

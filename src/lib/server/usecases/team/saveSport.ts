@@ -35,7 +35,13 @@ export function teamSportOf(stored: Team): TeamSport {
 			const [x, y] = team.places?.[index] ?? [0, 0];
 			return { position, x, y };
 		}),
-		areas: team.skillAreas.map(({ id, name, stages = [] }) => ({ key: id, name, stages })),
+		areas: team.skillAreas.map(({ id, name, stages = [], after = [], retired }) => ({
+			key: id,
+			name,
+			stages,
+			...(after.length > 0 && { after: after[0] }),
+			...(retired && { retired })
+		})),
 		loads: team.loads ?? [],
 		cautions: team.cautions ?? []
 	};
@@ -88,6 +94,20 @@ function nameFault(list: keyof TeamSport, parts: readonly Pick<Part, 'name'>[]):
 	return null;
 }
 
+/** The first area that must come after itself, by way of others or not. */
+function circleIn(areas: TeamSport['areas']): Misfit | null {
+	const afterOf = new Map(areas.map(({ key, after }) => [key, after]));
+	for (const [index, { key }] of areas.entries()) {
+		const seen = new Set<string>();
+		for (let at = afterOf.get(key); at !== undefined && !seen.has(at); at = afterOf.get(at)) {
+			if (at === key)
+				return { path: ['areas', index, 'after'], message: say(texts.comesAfterItself) };
+			seen.add(at);
+		}
+	}
+	return null;
+}
+
 function faultIn({ name, units, positions, areas, lineUp, loads, cautions }: TeamSport) {
 	const keysOf = (parts: readonly Part[]) => new Set(parts.map(({ key }) => key));
 	const positionKeys = keysOf(positions);
@@ -100,7 +120,10 @@ function faultIn({ name, units, positions, areas, lineUp, loads, cautions }: Tea
 		nameFault('areas', areas) ??
 		nameFault('loads', words(loads)) ??
 		nameFault('cautions', words(cautions)) ??
-		(areas.length === 0 ? { path: ['areas'], message: say(texts.needsAnArea) } : null) ??
+		(areas.every(({ retired }) => retired)
+			? { path: ['areas'], message: say(texts.needsAnArea) }
+			: null) ??
+		circleIn(areas) ??
 		(unplayed < 0 ? null : { path: ['lineUp', unplayed, 'position'], message: say(texts.isGone) })
 	);
 }
@@ -151,10 +174,13 @@ function withSport(team: Team, sport: TeamSport): Team {
 		})),
 		positions: sport.lineUp.map(({ position }) => of(positions, position)),
 		places: sport.lineUp.map(({ x, y }) => [x, y]),
-		skillAreas: sport.areas.map(({ key, name, stages: list }) => ({
+		skillAreas: sport.areas.map(({ key, name, stages: list, after, retired }) => ({
 			id: of(areas, key),
 			name: name.trim(),
-			stages: stages(list)
+			stages: stages(list),
+			// An area that was taken away need not come first.
+			...(after !== undefined && areas.has(after) && { after: [of(areas, after)] }),
+			...(retired && { retired })
 		})),
 		loads: sport.loads.map((load) => load.trim()),
 		cautions: sport.cautions.map((caution) => caution.trim())

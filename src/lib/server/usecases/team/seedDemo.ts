@@ -1,5 +1,7 @@
 import { misfitText } from '$core/base';
 import { AttendanceFile } from '$core/model/attendance';
+import { byKey, Day, Name } from '$core/model/fields';
+import { LaddersFile } from '$core/model/ladders';
 import type { ExportPerson } from '$core/model/exportFiles';
 import { Practice } from '$core/model/practice';
 import { Drill } from '$core/model/drill';
@@ -8,11 +10,12 @@ import type { Static, TSchema } from 'typebox';
 import { readJson } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { shippedFiles } from '../../shipped';
-import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
-import { insertPractice, replaceLedger, setHeld } from '../../repositories/practices';
+import { writeLadders, writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
+import { findPractice, insertPractice, setState } from '../../repositories/practices';
 import { insertAttendance } from '../../repositories/attendance';
 import { listTeams } from '../../repositories/teams';
-import { storePlanned } from '../practices/summaries';
+import { addPractices } from '../season/makePractices';
+import { storeDone, storePlanned } from '../practices/summaries';
 
 /** A file of the demo, read like any other file from outside. */
 function read<Schema extends TSchema>(schema: Schema, path: string, text: string): Static<Schema> {
@@ -27,6 +30,9 @@ export interface DemoTeam {
 	drills: Drill[];
 	practices: Practice[];
 	attendance: AttendanceFile;
+	ladders: LaddersFile;
+	/** Why practices are cancelled, by their day. */
+	cancelled: Record<string, string>;
 }
 
 function readDemoFiles(): DemoTeam[] {
@@ -39,12 +45,15 @@ function readDemoFiles(): DemoTeam[] {
 		.filter(([path]) => path.endsWith('/team.json'))
 		.map(([path, text]) => {
 			const folder = path.slice(0, -'team.json'.length);
-			const attendance = `${folder}attendance.json`;
+			const one = <Schema extends TSchema>(schema: Schema, name: string, without = '') =>
+				read(schema, folder + name, files.get(folder + name) ?? without);
 			return {
 				file: read(TeamFile, path, text),
 				drills: filesIn(Drill, `${folder}drills/`),
 				practices: filesIn(Practice, `${folder}practices/`),
-				attendance: read(AttendanceFile, attendance, files.get(attendance) ?? '')
+				attendance: one(AttendanceFile, 'attendance.json'),
+				ladders: one(LaddersFile, 'ladders.json'),
+				cancelled: one(byKey(Day, Name), 'cancelled.json', '{}')
 			};
 		});
 }
@@ -95,10 +104,38 @@ async function isFirstTime(tx: Queryable): Promise<boolean> {
 /** Ids of the teams of the demo. */
 export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.id);
 
+/** The id that a practice of the demo has: its day, with the team's where it is not the first. */
+const idOn = (teamId: string, day: string) => (teamId === 'saltmarsh' ? day : `${teamId}-${day}`);
+
+/** Puts one team of the demo into the database, its season as it stands on a day. */
+async function seedTeam(tx: Queryable, demo: DemoTeam, today: string): Promise<void> {
+	const { season, team } = demo.file;
+	const at = (id: string) => ({ teamId: team.id, id });
+	await writeWholeTeam(tx, toWhole(demo));
+	for (const practice of demo.practices) await insertPractice(tx, practice);
+	await insertAttendance(tx, team.id, demo.attendance.rows);
+	for (const practice of demo.practices) {
+		await storePlanned(tx, practice);
+		if (practice.date >= today) continue;
+		await setState(tx, practice, { state: 'held' });
+		await storeDone(tx, practice);
+	}
+	await addPractices(tx, {
+		teamId: team.id,
+		seasonId: season.id,
+		from: today,
+		idOf: ({ date }) => idOn(team.id, date)
+	});
+	for (const [day, reason] of Object.entries(demo.cancelled))
+		if (await findPractice(tx, team.id, idOn(team.id, day)))
+			await setState(tx, at(idOn(team.id, day)), { state: 'cancelled', reason });
+	await writeLadders(tx, team.id, demo.ladders);
+}
+
 /**
  * Fills an empty database with teams of the demo, in one transaction; leaves any other as it is.
- * Practices before `today`, the day that the demo stands still on if none is given, were held as planned.
- * Gives whether it did so now.
+ * Practices before `today`, the day that the demo stands still on if none is given, were held as planned; those
+ * to come that have no plan yet are made from the season's patterns. Gives whether it did so now.
  */
 export async function seedDemo(
 	db: Db,
@@ -107,17 +144,8 @@ export async function seedDemo(
 	return db.transaction(async (tx) => {
 		if (!(await isFirstTime(tx))) return false;
 		if ((await listTeams(tx)).length > 0) return true;
-		for (const demo of readDemo().filter(({ file }) => teams?.includes(file.team.id) ?? true)) {
-			await writeWholeTeam(tx, toWhole(demo));
-			for (const practice of demo.practices) {
-				await insertPractice(tx, practice);
-				const { rows } = await storePlanned(tx, practice);
-				if (practice.date >= (today ?? demo.file.team.today ?? '')) continue;
-				await replaceLedger(tx, practice, { state: 'done', rows });
-				await setHeld(tx, practice.teamId, practice.id);
-			}
-			await insertAttendance(tx, demo.file.team.id, demo.attendance.rows);
-		}
+		for (const demo of readDemo().filter(({ file }) => teams?.includes(file.team.id) ?? true))
+			await seedTeam(tx, demo, today ?? demo.file.team.today ?? '');
 		return true;
 	});
 }

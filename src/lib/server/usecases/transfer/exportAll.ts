@@ -6,7 +6,12 @@ import { eachDrill } from '../../repositories/drills';
 import { listTemplates } from '../../repositories/templates';
 import { listTeams } from '../../repositories/teams';
 import { GrowingZip } from './growingZip';
-import { eachPractice, ledgerText, readExportTeam } from '../../repositories/wholeTeam';
+import {
+	eachPractice,
+	ledgerText,
+	readExportTeam,
+	readLadders
+} from '../../repositories/wholeTeam';
 
 const safe = (id: string) => encodeURIComponent(id);
 
@@ -58,6 +63,7 @@ async function exportTeam(tx: Queryable, zip: GrowingZip, teamId: string): Promi
 	await exportLedger(tx, { zip, teamId, practices });
 	const rows = await listAttendance(tx, teamId);
 	zip.add(`${folder}/attendance.json`, { format: 'fieldplan/attendance@1', rows });
+	zip.add(`${folder}/ladders.json`, await readLadders(tx, teamId));
 	const left = [...gone].sort();
 	zip.add(`${folder}/team.json`, { ...team, ...(left.length > 0 && { gone: left }) });
 }

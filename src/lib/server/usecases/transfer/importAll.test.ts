@@ -34,7 +34,7 @@ const PRACTICE = 'teams/saltmarsh/practices/2027-04-06.json';
 describe('everything out and in', () => {
 	test('comes back byte for byte from an empty database', async () => {
 		await emptied();
-		expect(await importAll(db, exported)).toEqual({ ok: true, value: { teams: 1, practices: 11 } });
+		expect(await importAll(db, exported)).toEqual({ ok: true, value: { teams: 1, practices: 26 } });
 		expect(Buffer.from(await exportAll(db)).equals(Buffer.from(exported))).toBe(true);
 	});
 
@@ -148,10 +148,17 @@ describe('a file that is not right', () => {
 
 	test('is refused where it contradicts itself', async () => {
 		const twice = changed('teams/saltmarsh/team.json', (text) =>
-			text.replace('"skill": "carrying"', '"skill": "decisions"')
+			text.replace(/"skill": "carrying",(\s+)"rating"/, '"skill": "decisions",$1"rating"')
 		);
 		expect(await refused(twice)).toMatchObject({
 			message: expect.stringContaining('contradicts itself')
+		});
+		const target = changed('teams/saltmarsh/team.json', (text) =>
+			text.replace('"skill": "carrying"', '"skill": "decisions"')
+		);
+		expect(await refused(target)).toEqual({
+			place: 'teams/saltmarsh/team.json: seasons[0].targets[5].skill',
+			message: 'is there twice'
 		});
 		const kit = changed('teams/saltmarsh/team.json', (text) =>
 			text.replace('"item": "ball"', '"item": "cone"')

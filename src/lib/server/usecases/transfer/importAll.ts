@@ -1,6 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 import type { Static, TSchema } from 'typebox';
 import { AttendanceFile } from '$core/model/attendance';
+import { LaddersFile } from '$core/model/ladders';
 import { Drill } from '$core/model/drill';
 import { ExportHead, ExportLedger, ExportPractice, ExportTeam } from '$core/model/exportFiles';
 import { Template, type Practice } from '$core/model/practice';
@@ -9,9 +10,10 @@ import { drillMisfit } from '$core/drill';
 import { type Named, periodsFault, practiceFault } from '$core/practice';
 import { fail, ok, type Result, type Path } from '$core/base';
 import { readJson, type Misfit } from '../../../../doors';
-import type { Db } from '../../database';
+import type { Db, Queryable } from '../../database';
 import { listTeams } from '../../repositories/teams';
 import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
+import { seasonMisfit } from '../season/changeSeason';
 import { PAGES } from '../team/slug';
 import { say } from '../../say';
 import texts from '$texts/refusals';
@@ -131,7 +133,11 @@ function readTeam(files: ReadonlyMap<string, Uint8Array>, folder: string): Whole
 		practices: values(practices),
 		templates: values(templates),
 		ledger: read(files, `${folder}/ledger.json`, ExportLedger),
-		attendance: read(files, `${folder}/attendance.json`, AttendanceFile)
+		attendance: read(files, `${folder}/attendance.json`, AttendanceFile),
+		// Exports of before have none.
+		...(files.has(`${folder}/ladders.json`) && {
+			ladders: read(files, `${folder}/ladders.json`, LaddersFile)
+		})
 	};
 }
 
@@ -143,6 +149,15 @@ function refuseKnown(teams: readonly WholeTeam[], known: readonly { id: string }
 		if (here.has(id))
 			refuse(`teams/${encodeURIComponent(id)}`, [], say(texts.teamIsHere, { name }));
 		here.add(id);
+	}
+}
+
+/** Refuses seasons that make no sense; the team must be stored. */
+async function refuseSeasons(tx: Queryable, { team, seasons }: ExportTeam): Promise<void> {
+	for (const [index, season] of seasons.entries()) {
+		const misfit = await seasonMisfit(tx, team.id, season);
+		const path = ['seasons', index, ...(misfit?.path ?? [])];
+		if (misfit) refuse(`teams/${encodeURIComponent(team.id)}/team.json`, path, misfit.message);
 	}
 }
 
@@ -174,8 +189,10 @@ export async function importAll(
 		await db.transaction(async (tx) => {
 			refuseKnown(teams, await listTeams(tx));
 			// A team that another process has stored since is found by its id alone.
-			for (const whole of teams)
+			for (const whole of teams) {
 				if (!(await writeWholeTeam(tx, whole))) refuseKnown([whole], [whole.team.team]);
+				await refuseSeasons(tx, whole.team);
+			}
 		});
 		const practices = teams.reduce((sum, team) => sum + team.practices.length, 0);
 		return ok({ teams: teams.length, practices });

@@ -1,6 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { nanoid } from 'nanoid';
-import { nextFreeDay, usualOn } from '$core/season';
+import { dayOffOn, nextFreeDay, usualOn } from '$core/season';
 import { reading, todayOf, useDb } from '$lib/server/app';
 import { textField, textFields } from '$lib/server/forms';
 import { listPracticeFacts } from '$lib/server/repositories/practices';
@@ -8,6 +8,7 @@ import { listGrounds } from '$lib/server/repositories/places';
 import { loadSurroundings } from '$lib/server/repositories/teamHistory';
 import { listTemplates } from '$lib/server/repositories/templates';
 import { createPractice, findModel } from '$lib/server/usecases/practices/createPractice';
+import { slotsLeft } from '$lib/server/usecases/season/makePractices';
 import { submissionOf } from '$lib/server/usecases/submission';
 import type { Actions, PageServerLoad } from './$types';
 import { say } from '$lib/server/say';
@@ -23,17 +24,20 @@ export const load: PageServerLoad = ({ params, url }) =>
 		if (!model.ok) error(404, say(texts.nothingToStartWith));
 		const surroundings = await loadSurroundings(db, params.team, { day: today });
 		if (!surroundings) error(404, say(texts.noTeam));
-		const { team, players, adults } = surroundings;
+		const { team, players, adults, season } = surroundings;
 		const grounds = await listGrounds(db, params.team);
 		const practices = await listPracticeFacts(db, params.team);
-		const date = nextFreeDay(practices, today);
+		// The next day that the season's patterns leave open; what is usual where there is none.
+		const [slot] = await slotsLeft(db, params.team, { seasonId: season.id, from: today });
+		const date =
+			slot?.date ?? nextFreeDay(practices, today, (day) => dayOffOn(season, day) !== undefined);
 		return {
 			team: { id: team.id, name: team.name, units: team.units },
 			players,
 			adults,
 			grounds: grounds.map(({ id, name }) => ({ id, name })),
 			date,
-			usual: usualOn(practices, date) ?? null,
+			usual: slot ?? usualOn(practices, date) ?? null,
 			taken: practices.filter((practice) => practice.date >= today),
 			model: model.value,
 			templates: (await listTemplates(db, params.team)).map(({ id, name }) => ({

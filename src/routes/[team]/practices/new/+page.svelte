@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import { sameValue } from '$core/base';
 	import { weekdayOf } from '$core/conditions';
+	import { isDay } from '$core/model/day';
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import PeoplePicker from '$lib/components/people/PeoplePicker.svelte';
 	import { dayWords } from '$lib/components/page/dates';
@@ -20,11 +21,13 @@
 	// The form starts from the team as it was loaded: everyone comes until the coach says otherwise.
 	const past = $derived(data.model && 'date' in data.model ? data.model : null);
 	const template = $derived(data.model && 'name' in data.model ? data.model : null);
+	/** The adults who usually come on the weekday of a day. */
+	const adultsOn = (day: string) =>
+		data.adults.filter(({ days }) => !days || days.includes(weekdayOf(day))).map(({ id }) => id);
 	/** What the form proposes: the next free day with what is usual on it, or what its model had. */
 	const proposed = untrack(() => {
-		const { date, usual, grounds, players, adults } = data;
+		const { date, usual, grounds, players } = data;
 		const of = past ?? usual;
-		const comes = ({ days }: (typeof adults)[number]) => !days || days.includes(weekdayOf(date));
 		return {
 			date,
 			start: of?.start ?? '18:30',
@@ -32,10 +35,23 @@
 			groundId: of?.groundId ?? grounds[0].id,
 			place: of?.place ?? grounds[0].name,
 			expected: past?.expected ?? players.map(({ id }) => id),
-			present: past?.adults ?? adults.filter(comes).map(({ id }) => id)
+			present: past?.adults ?? adultsOn(date)
 		};
 	});
 	let { date, start, minutes, groundId, place, expected, present } = $state({ ...proposed });
+	// Whoever usually comes goes by the day, until the coach has said otherwise.
+	let proposedFor = untrack(() => date);
+	$effect(() => {
+		if (!isDay(date) || date === proposedFor) return;
+		const isAsProposed =
+			!past &&
+			sameValue(
+				untrack(() => present),
+				adultsOn(proposedFor)
+			);
+		proposedFor = date;
+		if (isAsProposed) present = adultsOn(date);
+	});
 	let sheet: HTMLFormElement | undefined = $state();
 	const typed = $derived({ date, start, minutes, groundId, place, expected, present });
 	const draft = new FormDraft<typeof proposed>({

@@ -1,0 +1,66 @@
+import {
+	dueOn,
+	lastDayOf,
+	ladderOf,
+	saidOf,
+	standingOf,
+	unpackSums,
+	type DueSkill
+} from '$core/season';
+import type { Queryable } from '../../database';
+import { findPractice } from '../../repositories/practices';
+import { listPushes, listSeasonPractices, listTallies, sumSkills } from '../../repositories/season';
+import { loadSurroundings } from '../../repositories/teamHistory';
+import { loadLadders } from './loadSeason';
+
+/** What is due in a practice, and on which rung each drill goes on. */
+export interface DueFor {
+	due: DueSkill[];
+	/** Rung by drill, for those that were run this season; null for the drill itself. */
+	rungs: Record<string, string | null>;
+}
+
+/**
+ * What is due in a practice: after what was held and what is planned before it. A ladder goes on at the rung
+ * that comes next, or stays where that needs another one first. Undefined where there is no such practice.
+ */
+export async function loadDueFor(
+	db: Queryable,
+	teamId: string,
+	practiceId: string
+): Promise<DueFor | undefined> {
+	const stored = await findPractice(db, teamId, practiceId);
+	if (!stored) return undefined;
+	const { date, start } = stored.practice;
+	const around = await loadSurroundings(db, teamId, { day: date });
+	if (!around) return undefined;
+	const { season, team, players } = around;
+	const days = { first: season.firstDay, last: lastDayOf(season) };
+	const before = (await listSeasonPractices(db, teamId, days)).filter(
+		(each) => each.state !== 'cancelled' && `${each.date} ${each.start}` < `${date} ${start}`
+	);
+	const ladders = await loadLadders(db, teamId, { days, whose: null });
+	const tallies = await listTallies(db, teamId, days);
+	const { now } = dueOn(date, {
+		season,
+		areas: team.skillAreas,
+		players,
+		practices: new Map(before.map((each) => [each.id, each.date])),
+		sums: unpackSums(await sumSkills(db, teamId, days)),
+		tallies,
+		drills: new Map(ladders.drills.map((drill) => [drill.id, drill])),
+		pushes: await listPushes(db, teamId, season.id)
+	});
+	// A block on the tape is for everybody first: what was decided for a unit alone does not move it.
+	const said = saidOf(ladders, null, new Map());
+	const rungs = ladders.drills.flatMap((drill) => {
+		const standing = standingOf(drill, said);
+		if (!standing) return [];
+		const place = standing.needs.length > 0 ? standing.at : standing.next;
+		return [[drill.id, ladderOf(drill)[place]] as const];
+	});
+	return {
+		due: now.filter(({ score, push }) => score > 0 || push !== undefined),
+		rungs: Object.fromEntries(rungs)
+	};
+}

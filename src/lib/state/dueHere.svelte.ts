@@ -1,0 +1,23 @@
+import type { DueSkill } from '$core/season';
+
+/** What is due in a practice, and the rungs on which its drills go on. */
+export interface Due {
+	due: DueSkill[];
+	rungs: Record<string, string | null>;
+}
+
+/** What is due in the practice of a board: asked for beside it, and again when it moves to another day. */
+export class DueHere {
+	/** Null until it is known. */
+	known: Due | null = $state.raw(null);
+	/** Whether the server did not answer the last time. */
+	isAway = $state(false);
+
+	constructor(private readonly url: string) {}
+
+	async ask(): Promise<void> {
+		const answer = await fetch(this.url).catch(() => null);
+		this.isAway = !answer?.ok;
+		if (answer?.ok) this.known = await answer.json();
+	}
+}
