@@ -6,8 +6,8 @@ export default defineConfig({
 	workers: process.env.WORKERS ? Number(process.env.WORKERS) : 2,
 	forbidOnly: true,
 	retries: 0,
-	timeout: 90_000,
-	expect: { timeout: 10_000 },
+	timeout: 120_000,
+	expect: { timeout: 20_000 },
 	reporter: [['list']],
 	globalSetup: './e2e/template.ts',
 	use: {

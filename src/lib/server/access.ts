@@ -49,6 +49,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/drills/[drill]/edit': { who: 'local', mostBytes: 300_000 },
 	'/[team]/practices': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/new': { who: 'local', mostBytes: 64_000 },
+	'/[team]/practices/pending': reading,
 	'/[team]/practices/templates': { who: 'local', mostBytes: 4000 },
 	'/[team]/practices/[practice]': reading,
 	'/[team]/practices/[practice]/edits': { who: 'local', mostBytes: 500_000 },

@@ -172,13 +172,13 @@ export async function listUnsummed(
 	};
 }
 
-/** Whether a team has practices without a summary. */
-export async function hasUnsummed(db: Queryable, teamId: string): Promise<boolean> {
-	const { rows } = await db.query<{ has: boolean }>(
-		'select exists (select from practice where team_id = $1 and summary is null) as has',
+/** How many practices of a team have no summary. */
+export async function countUnsummed(db: Queryable, teamId: string): Promise<number> {
+	const { rows } = await db.query<{ count: number }>(
+		'select count(*)::int as count from practice where team_id = $1 and summary is null',
 		[teamId]
 	);
-	return rows[0].has;
+	return rows[0].count;
 }
 
 /** Keeps what lists show of a practice; what it costs its players where that is given. */

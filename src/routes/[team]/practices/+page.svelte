@@ -6,7 +6,7 @@
 	import { weekOf } from '$core/season';
 	import { percent } from '$lib/components/tape/words';
 	import { dayWords } from '$lib/components/page/dates';
-	import { askAgain } from '$lib/components/page/askAgain.svelte';
+	import { loadOnceDone } from '$lib/components/page/loadOnceDone.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import type { PageData } from './$types';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -29,7 +29,10 @@
 	const base = $derived(`/${data.team.id}/practices`);
 	const isPending = $derived(data.lines.some(({ summary }) => summary === null));
 
-	askAgain(() => isPending);
+	loadOnceDone(
+		() => data.team.id,
+		() => isPending
+	);
 </script>
 
 <Page

@@ -6,7 +6,7 @@
 	import { daysOfWeek, weekOf, type Lack } from '$core/season';
 	import { dayWords } from '$lib/components/page/dates';
 	import { stay } from '$lib/components/page/notice.svelte';
-	import { askAgain } from '$lib/components/page/askAgain.svelte';
+	import { loadOnceDone } from '$lib/components/page/loadOnceDone.svelte';
 	import Page from '$lib/components/page/Page.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import CellPanel from '$lib/components/season/CellPanel.svelte';
@@ -146,7 +146,10 @@
 		else replaceState(url, {});
 	}
 
-	askAgain(() => isPending);
+	loadOnceDone(
+		() => data.team.id,
+		() => isPending
+	);
 </script>
 
 <Page

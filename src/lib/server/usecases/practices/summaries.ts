@@ -15,9 +15,9 @@ import type { Db, Queryable } from '../../database';
 import { listAttendance } from '../../repositories/attendance';
 import { listAdultIds } from '../../repositories/people';
 import {
+	countUnsummed,
 	findState,
 	forgetSummariesFrom,
-	hasUnsummed,
 	isHeld,
 	listUnsummed,
 	replaceLedger,
@@ -178,7 +178,7 @@ export async function freshenSummaries(
 	teamId: string,
 	canStore: () => Promise<boolean>
 ): Promise<void> {
-	if (!(await hasUnsummed(db, teamId)) || !(await canStore())) return;
+	if ((await countUnsummed(db, teamId)) === 0 || !(await canStore())) return;
 	const left = await refreshSummaries(db, teamId, PLAYED_AT_ONCE);
 	if (left > 0) void refreshLater(db, teamId, canStore);
 }
