@@ -1,7 +1,7 @@
 import { dealByWeight, fail, ok, type Outcome } from '../base';
 import { fit, type FitOutput } from '../clock';
 import type { Period, Practice } from '../model/practice';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 import { slotSeconds } from '../sizing';
 import { isStation } from '../playing';
 import type { EditOf } from '../practice';

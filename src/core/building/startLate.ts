@@ -2,7 +2,7 @@ import { fail, ok, type Outcome } from '../base';
 import { clockAt } from '../conditions';
 import type { FitOutput } from '../clock';
 import type { Practice } from '../model/practice';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 import type { EditOf } from '../practice';
 import { fitted, fitToTime } from './resize';
 

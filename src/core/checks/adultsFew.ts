@@ -1,5 +1,5 @@
 import type { Practice } from '../model/practice';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 import { adultPlaces } from '../drill';
 import { weekdayOf } from '../conditions';
 import { arrivesAt, maySupervise } from '../playing';

@@ -1,5 +1,5 @@
 import { setMinutes } from '../building';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 import { loadsOf } from '../playing';
 import type { Context } from '../practice';
 import { overBlocks, playedBlocks, type BlockRule, type PlayedBlock } from './blockRule';

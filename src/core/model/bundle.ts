@@ -4,7 +4,8 @@ import { Drill } from './drill';
 import { closed, Counts, Id, says } from './fields';
 import { Practice } from './practice';
 import { Season } from './season';
-import { Adult, Ground, Limits, Player, Team } from './team';
+import { Adult, Ground, Player, Team } from './team';
+import { Limits } from './limits';
 
 const surroundings = {
 	team: says(Team, 'The team'),

@@ -1,7 +1,8 @@
 import Type, { type Static, type TSchema } from 'typebox';
 import { closed, Day, Id, Key, Name, PartId, SkillId, Text, says } from './fields';
 import { Practice } from './practice';
-import { Ages, BirthYear, Ground, KitItem, Limits, Restriction, Team } from './team';
+import { Ages, BirthYear, Ground, KitItem, Restriction, Team } from './team';
+import { Limits } from './limits';
 import { Season } from './season';
 
 /** What the whole export is, in its first file. */

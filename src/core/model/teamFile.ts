@@ -2,7 +2,8 @@ import Type, { type Static } from 'typebox';
 import type { Surroundings } from './bundle';
 import type { Drill } from './drill';
 import { closed, says } from './fields';
-import { Adult, Ground, KitItem, Limits, Player, Team } from './team';
+import { Adult, Ground, KitItem, Player, Team } from './team';
+import { Limits } from './limits';
 import { Season } from './season';
 
 /** A team with all its grounds and its kit, as the demo's `team.json` gives one. */

@@ -1,6 +1,7 @@
 import type { ExportPerson } from './exportFiles';
 import type { Season } from './season';
-import type { Ground, KitItem, Limits, Team } from './team';
+import type { Ground, KitItem, Team } from './team';
+import type { Limits } from './limits';
 
 /** Something that holds from a day on, until the next of its kind. */
 export interface Dated<Value> {

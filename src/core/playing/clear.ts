@@ -1,5 +1,5 @@
 import type { Drill } from '../model/drill';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 import type { Point } from './laying';
 
 /** A rectangle of the ground in metres: `corner` is the one nearest the ground's origin. */

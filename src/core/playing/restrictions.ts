@@ -1,7 +1,8 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
 import { areaOf } from '../model/skill';
-import type { Limits, Player, Restriction } from '../model/team';
+import type { Player, Restriction } from '../model/team';
+import type { Limits } from '../model/limits';
 import { drillOf, type Plan } from '../practice';
 import { isStation } from './schedule';
 import { rungsRun } from './steps';

@@ -1,6 +1,7 @@
 import type { Surroundings } from '../model/bundle';
 import type { Drill } from '../model/drill';
-import type { Adult, Limits, Player, Zone } from '../model/team';
+import type { Adult, Player, Zone } from '../model/team';
+import type { Limits } from '../model/limits';
 
 /** Limits that hold where a club has not set its own. Defaults of this application, of no body's rules. */
 export const DEFAULT_LIMITS: Limits = {

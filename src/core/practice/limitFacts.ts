@@ -1,6 +1,6 @@
 import texts from '$texts/limits';
 import type { Message } from '$words';
-import type { Limits } from '../model/team';
+import type { Limits } from '../model/limits';
 
 /** A limit that is one number, as a coach is asked for it. */
 export interface LimitFact {

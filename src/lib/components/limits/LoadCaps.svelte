@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button, NumberInput, TextInput } from 'carbon-components-svelte';
-	import type { Limits } from '$core/model/team';
+	import type { Limits } from '$core/model/limits';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/limits';
 

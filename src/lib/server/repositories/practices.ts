@@ -1,9 +1,7 @@
-import { rollup } from 'd3-array';
 import type { Practice } from '$core/model/practice';
 import type { PracticeState } from '$core/model/exportFiles';
-import type { Cost, PracticeSummary } from '$core/playing';
 import type { SentEdit } from '$core/practice';
-import type { LedgerRow, PracticeFacts } from '$core/season';
+import type { PracticeFacts } from '$core/season';
 import type { Queryable } from '../database';
 
 /** A practice as it is stored: the document and the number of its state. */
@@ -101,45 +99,6 @@ export async function listComingBefore(
 	return rows;
 }
 
-/** Planned practices of a team from a day on, but for one, are to be played again. */
-export async function forgetSummariesFrom(
-	tx: Queryable,
-	{ teamId, id, date }: Pick<Practice, 'teamId' | 'id' | 'date'>
-): Promise<void> {
-	await tx.query(
-		`update practice set summary = null where team_id = $1 and id <> $2 and date >= $3::date
-			and state = 'planned' and summary is not null`,
-		[teamId, id, date]
-	);
-}
-
-/** A practice in a list without its document. */
-export interface SummedPractice {
-	id: string;
-	date: string;
-	start: string;
-	place: string;
-	state: PracticeState;
-	isArchived: boolean;
-	/** Null where it has to be played again. */
-	summary: PracticeSummary | null;
-}
-
-/** The newest practices of a team as lists show them, `most` at most, in order of time. */
-export async function listSummed(
-	db: Queryable,
-	teamId: string,
-	most: number = Infinity
-): Promise<SummedPractice[]> {
-	const { rows } = await db.query<SummedPractice>(
-		`select id, date::text as date, start, body ->> 'place' as place, state,
-			archived as "isArchived", summary
-		 from practice where team_id = $1 order by practice.date desc, start desc, id desc limit $2`,
-		[teamId, Number.isFinite(most) ? most : null]
-	);
-	return rows.reverse();
-}
-
 /** How many practices a team has, those archived too. */
 export async function countPractices(db: Queryable, teamId: string): Promise<number> {
 	const { rows } = await db.query<{ count: number }>(
@@ -147,63 +106,6 @@ export async function countPractices(db: Queryable, teamId: string): Promise<num
 		[teamId]
 	);
 	return rows[0].count;
-}
-
-/**
- * Practices of a team that have no summary, and how many there are beside them: those to come in order of time,
- * empty ones last, then those that were held, the latest first.
- */
-export async function listUnsummed(
-	db: Queryable,
-	teamId: string,
-	most: number
-): Promise<{ practices: Practice[]; left: number }> {
-	const { rows } = await db.query<{ body: Practice; count: number }>(
-		`select body, count(*) over ()::int as count from practice
-		 where team_id = $1 and summary is null
-		 order by state = 'held', body -> 'periods' = '[]',
-			(date - '2000-01-01'::date) * case when state = 'held' then -1 else 1 end, start, id
-		 limit $2`,
-		[teamId, most]
-	);
-	return {
-		practices: rows.map(({ body }) => body),
-		left: (rows[0]?.count ?? 0) - rows.length
-	};
-}
-
-/** How many practices of a team have no summary. */
-export async function countUnsummed(db: Queryable, teamId: string): Promise<number> {
-	const { rows } = await db.query<{ count: number }>(
-		'select count(*)::int as count from practice where team_id = $1 and summary is null',
-		[teamId]
-	);
-	return rows[0].count;
-}
-
-/** Keeps what lists show of a practice; what it costs its players where that is given. */
-export async function setSummary(
-	tx: Queryable,
-	{ teamId, id }: { teamId: string; id: string },
-	{ summary, cost }: { summary: PracticeSummary; cost: Record<string, Cost> }
-): Promise<void> {
-	await tx.query(
-		`update practice set summary = $3::jsonb, cost = $4::jsonb where team_id = $1 and id = $2`,
-		[teamId, id, JSON.stringify(summary), JSON.stringify(cost)]
-	);
-}
-
-/** Keeps what a practice cost those who came. */
-export async function setCost(
-	tx: Queryable,
-	{ teamId, id }: { teamId: string; id: string },
-	cost: Record<string, Cost>
-): Promise<void> {
-	await tx.query('update practice set cost = $3::jsonb where team_id = $1 and id = $2', [
-		teamId,
-		id,
-		JSON.stringify(cost)
-	]);
 }
 
 /** Whether a practice is to come, was held or will not be; undefined where there is none. */
@@ -238,19 +140,6 @@ export async function setState(
 		 where team_id = $1 and id = $2`,
 		[teamId, id, state, reason]
 	);
-}
-
-/** Takes away what a practice is planned to give, or gave. */
-export async function removeLedger(
-	tx: Queryable,
-	{ teamId, id }: { teamId: string; id: string },
-	state: 'planned' | 'done'
-): Promise<void> {
-	await tx.query('delete from ledger where team_id = $1 and practice_id = $2 and state = $3', [
-		teamId,
-		id,
-		state
-	]);
 }
 
 /** How many practices are planned on a ground; those that name none are on the team's first. */
@@ -371,50 +260,6 @@ export async function insertEdits(
 		`insert into practice_edit (team_id, practice_id, edit_id, revision, body)
 		 select $1, $2, id, $3, edit from jsonb_to_recordset($4::jsonb) as e (id text, edit jsonb)`,
 		[teamId, id, revision, JSON.stringify(edits)]
-	);
-}
-
-/** The rows of each block as text, to see which have changed. */
-const byBlock = (rows: readonly LedgerRow[]): Map<string, string> =>
-	rollup(
-		rows,
-		(own) => JSON.stringify(own),
-		({ block }) => block
-	);
-
-/**
- * Writes what a practice gives, planned or done, in the place of what was written so before. Where `before`
- * says what that was, only the blocks whose rows differ are written.
- */
-export async function replaceLedger(
-	tx: Queryable,
-	{ teamId, id }: { teamId: string; id: string },
-	{
-		state,
-		rows,
-		before
-	}: { state: 'planned' | 'done'; rows: readonly LedgerRow[]; before?: readonly LedgerRow[] }
-): Promise<void> {
-	const [was, is] = [byBlock(before ?? []), byBlock(rows)];
-	const isSame = (block: string) => was.get(block) === is.get(block);
-	const changed =
-		before && [...new Set([...was.keys(), ...is.keys()])].filter((block) => !isSame(block));
-	if (changed?.length === 0) return;
-	await tx.query(
-		`delete from ledger where team_id = $1 and practice_id = $2 and state = $3
-			and ($4::text[] is null or block_id = any($4::text[]))`,
-		[teamId, id, state, changed ?? null]
-	);
-	const written = before ? rows.filter(({ block }) => !isSame(block)) : rows;
-	await tx.query(
-		`insert into ledger (team_id, practice_id, period_id, block_id, drill_id, drill_revision, rung,
-			side, player_id, unit, date, skill, focus, seconds, active_seconds, turns, opposed, state)
-		 select $1, $2, period, block, drill, revision, rung, side, player, unit, date, skill, focus, seconds,
-			"activeSeconds", turns, opposed, $4
-		 from jsonb_to_recordset($3::jsonb) as l (period text, block text, drill text, revision int,
-			rung text, side text, player text, unit text, date date, skill text, focus text, seconds real,
-			"activeSeconds" real, turns real, opposed boolean)`,
-		[teamId, id, JSON.stringify(written), state]
 	);
 }
 

@@ -1,4 +1,5 @@
-import type { KitItem, Limits } from '$core/model/team';
+import type { KitItem } from '$core/model/team';
+import type { Limits } from '$core/model/limits';
 import { ALWAYS, type Dated } from '$core/model/teamHistory';
 import { heldOn } from '$core/practice';
 import type { Queryable } from '../database';

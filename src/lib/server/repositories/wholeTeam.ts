@@ -17,15 +17,15 @@ import { insertGround, listGrounds } from './places';
 import { listSettings, saveSetting } from './settings';
 import { insertAttendance } from './attendance';
 import { listArchived, setDrillArchived } from './drills';
+import { saveSeason } from './season';
 import {
 	insertTallies,
 	listPushes,
 	listRulings,
 	listTallies,
 	savePush,
-	saveRulings,
-	saveSeason
-} from './season';
+	saveRulings
+} from './ladders';
 import { findTeam, insertTeam, listSeasons } from './teams';
 
 /** All of one team, as it goes into an export. */

@@ -7,13 +7,8 @@ import type { Surroundings } from '$core/model/bundle';
 import type { Season } from '$core/model/season';
 import type { Team } from '$core/model/team';
 import type { Queryable } from '../database';
-import {
-	countPractices,
-	findPractice,
-	listSummed,
-	type StoredPractice,
-	type SummedPractice
-} from '../repositories/practices';
+import { countPractices, findPractice, type StoredPractice } from '../repositories/practices';
+import { listSummed, type SummedPractice } from '../repositories/summaries';
 import { hasPlayers } from '../repositories/people';
 import { listAtHand } from '../repositories/shelf';
 import { findTeam, listSeasons } from '../repositories/teams';

@@ -7,7 +7,7 @@
 	import DraftForm from '$lib/components/page/DraftForm.svelte';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
-	import type { Limits } from '$core/model/team';
+	import type { Limits } from '$core/model/limits';
 	import AgeTable from '$lib/components/limits/AgeTable.svelte';
 	import LoadCaps from '$lib/components/limits/LoadCaps.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';

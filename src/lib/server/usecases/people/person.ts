@@ -6,7 +6,7 @@ import { listAttendance } from '../../repositories/attendance';
 import { listPractices } from '../../repositories/practices';
 import { countedFor, type Counted } from '../../repositories/people';
 import { readPeople } from '../../repositories/people';
-import { listTallies } from '../../repositories/season';
+import { listTallies } from '../../repositories/ladders';
 
 /** All that is kept of a player: what was ever said of them, dated, and what was counted. */
 export interface KeptPerson {

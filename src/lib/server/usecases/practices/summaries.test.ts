@@ -8,7 +8,7 @@ import { ledgerRows } from '$core/season';
 import { ok } from '$core/base';
 import type { Db, Queryable } from '../../database';
 import { changeTeam } from '../refusable';
-import { listSummed } from '../../repositories/practices';
+import { listSummed } from '../../repositories/summaries';
 import { saveSetting } from '../../repositories/settings';
 import { freshenSummaries, refreshSummaries, storePlanned } from './summaries';
 import { saveEdits } from './saveEdits';

@@ -1,4 +1,5 @@
 import { faultsIn } from '$core/checks';
+import type { PracticeState } from '$core/model/exportFiles';
 import type { Practice } from '$core/model/practice';
 import { sameValue } from '$core/base';
 import {
@@ -14,16 +15,15 @@ import { ledgerRows, withComing } from '$core/season';
 import type { Db, Queryable } from '../../database';
 import { listAttendance } from '../../repositories/attendance';
 import { listAdultIds } from '../../repositories/people';
+import { findState } from '../../repositories/practices';
 import {
 	countUnsummed,
-	findState,
 	forgetSummariesFrom,
-	isHeld,
 	listUnsummed,
-	replaceLedger,
 	setCost,
 	setSummary
-} from '../../repositories/practices';
+} from '../../repositories/summaries';
+import { replaceLedger } from '../../repositories/ledger';
 import { holdTeam } from '../../repositories/teams';
 import { memoryOf, type Played } from '../../memory';
 import { loadBefore } from './before';
@@ -85,22 +85,30 @@ export async function forgetLater(
 		if (evaluation.practice.teamId === teamId && evaluation.practice.id !== id) played.delete(key);
 }
 
-/**
- * Plays a practice that was stored, and writes what it is planned to give and what lists show of it; one that
- * is cancelled gives nothing. `before` is the practice as it was played last, with the rows that are stored.
- */
-export async function storePlanned(
+/** Plays a practice, and writes what it is planned to give and what lists show of it. */
+async function storePlan(
 	tx: Queryable,
 	practice: Practice,
-	before?: Played
+	{ state, before }: { state?: PracticeState; before?: Played }
 ): Promise<Played> {
 	const played = await play(tx, practice, before);
 	const { evaluation, rows } = played;
-	if ((await findState(tx, practice.teamId, practice.id)) !== 'cancelled')
+	if (state !== 'cancelled')
 		await replaceLedger(tx, practice, { state: 'planned', rows, before: before?.rows });
 	await setSummary(tx, practice, { summary: sumUp(evaluation), cost: costOf(evaluation) });
 	return played;
 }
+
+/**
+ * Plays a practice that was stored, and writes what it is planned to give and what lists show of it; one that
+ * is cancelled gives nothing. `before` is the practice as it was played last, with the rows that are stored.
+ */
+export const storePlanned = async (
+	tx: Queryable,
+	practice: Practice,
+	before?: Played
+): Promise<Played> =>
+	storePlan(tx, practice, { state: await findState(tx, practice.teamId, practice.id), before });
 
 /**
  * The same for a practice that somebody has changed or added: what comes after it in the season is checked
@@ -112,8 +120,9 @@ export async function storeChanged(
 	practice: Practice,
 	before?: Played
 ): Promise<Played> {
-	const played = await storePlanned(tx, practice, before);
-	if (await isHeld(tx, practice.teamId, practice.id)) await storeDone(tx, practice);
+	const state = await findState(tx, practice.teamId, practice.id);
+	const played = await storePlan(tx, practice, { state, before });
+	if (state === 'held') await storeDone(tx, practice);
 	const was = before?.evaluation.practice.date ?? practice.date;
 	const date = was < practice.date ? was : practice.date;
 	if (!before || costsOtherwise(played, before)) await forgetLater(tx, { ...practice, date });
@@ -137,9 +146,11 @@ export async function refreshSummaries(db: Db, teamId: string, most: number): Pr
 	return db.transaction(async (tx) => {
 		await holdTeam(tx, teamId);
 		const { practices, left } = await listUnsummed(tx, teamId, most);
-		for (const practice of practices)
-			if (await isHeld(tx, practice.teamId, practice.id)) await sumUpHeld(tx, practice);
-			else await storePlanned(tx, practice);
+		for (const practice of practices) {
+			const state = await findState(tx, teamId, practice.id);
+			if (state === 'held') await sumUpHeld(tx, practice);
+			else await storePlan(tx, practice, { state });
+		}
 		return left;
 	});
 }

@@ -9,7 +9,9 @@ import {
 } from '$core/season';
 import type { Queryable } from '../../database';
 import { findPractice } from '../../repositories/practices';
-import { listPushes, listSeasonPractices, listTallies, sumSkills } from '../../repositories/season';
+import { listSeasonPractices } from '../../repositories/season';
+import { sumSkills } from '../../repositories/seasonSums';
+import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { loadLadders } from './loadSeason';
 

@@ -21,19 +21,19 @@ import {
 import type { Queryable } from '../../database';
 import { listNewest } from '../../repositories/drills';
 import {
-	listPushes,
-	listRulings,
-	listRuns,
 	listSeasonPractices,
-	listTallies,
+	type SeasonDays,
+	type SeasonPractice
+} from '../../repositories/season';
+import {
+	listRuns,
 	readOfPlayer,
 	sumByPlayer,
 	sumCosts,
 	sumCostsOf,
-	sumSkills,
-	type SeasonDays,
-	type SeasonPractice
-} from '../../repositories/season';
+	sumSkills
+} from '../../repositories/seasonSums';
+import { listPushes, listRulings, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { listSeasons } from '../../repositories/teams';
 import { findSeason } from './changeSeason';

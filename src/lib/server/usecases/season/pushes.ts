@@ -5,7 +5,7 @@ import { Push } from '$core/model/ladders';
 import { skillsOf } from '$core/model/skill';
 import { readShape, type Misfit } from '../../../../doors';
 import type { Db } from '../../database';
-import { removePush, savePush } from '../../repositories/season';
+import { removePush, savePush } from '../../repositories/ladders';
 import { findTeam, listSeasons } from '../../repositories/teams';
 import { say } from '../../say';
 import { changeTeam } from '../refusable';

@@ -12,7 +12,7 @@ import {
 	removeRuling,
 	removeTallies,
 	saveRulings
-} from '../../repositories/season';
+} from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { say } from '../../say';
 import { changeTeam } from '../refusable';

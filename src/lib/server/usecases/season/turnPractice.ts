@@ -9,10 +9,10 @@ import {
 	findState,
 	isHeld,
 	lockPractice,
-	removeLedger,
 	setState,
 	type StoredPractice
 } from '../../repositories/practices';
+import { removeLedger } from '../../repositories/ledger';
 import { say } from '../../say';
 import { changeTeam } from '../refusable';
 import type { Submission } from '../submission';

@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import { fail, ok, sameValue, type Result } from '$core/base';
 import { closed } from '$core/model/fields';
-import { Limits } from '$core/model/team';
+import { Limits } from '$core/model/limits';
 import { DEFAULT_LIMITS, LIMIT_FACTS } from '$core/practice';
 import { readShape } from '../../../../doors';
 import type { Db } from '../../database';

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { reading, troubleToStore, useDb } from '$lib/server/app';
-import { countUnsummed } from '$lib/server/repositories/practices';
+import { countUnsummed } from '$lib/server/repositories/summaries';
 import { freshenSummaries } from '$lib/server/usecases/practices/summaries';
 import type { RequestHandler } from './$types';
 
