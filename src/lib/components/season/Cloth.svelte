@@ -2,12 +2,13 @@
 	import { max } from 'd3-array';
 	import type { Season } from '$core/model/season';
 	import { stageOf, type SkillAreas } from '$core/model/skill';
-	import type { ClothCell, ClothLine, WeekLoad } from '$core/season';
+	import type { ClothLine, WeekLoad } from '$core/season';
 	import { weekOf } from '$core/season';
 	import { dayWords } from '$lib/components/page/dates';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/season';
 	import { percent } from '../tape/words';
+	import Cell from './Cell.svelte';
 	import LoadCell from './LoadCell.svelte';
 	import { lineName } from './names';
 	import Ribbon from './Ribbon.svelte';
@@ -58,18 +59,6 @@
 		line: Math.min(focused.line, Math.max(0, lines.length - 1)),
 		week: Math.min(focused.week, season.weeks)
 	});
-
-	/** Half an hour fills a cell's height; of more, as much as fits. */
-	const HEIGHT = 24;
-	const high = (minutes: number) => (minutes <= 0 ? 0 : Math.max(2, (minutes / scale) * HEIGHT));
-	const said = (line: ClothLine, week: number, cell: ClothCell) =>
-		say(texts.cellSays, {
-			name: lineName(line, { areas, units }, say),
-			week,
-			done: Math.round(cell.done),
-			planned: Math.round(cell.planned),
-			owed: Math.round(cell.owed)
-		});
 
 	const STEPS: Record<string, [number, number]> = {
 		ArrowLeft: [0, -1],
@@ -156,36 +145,20 @@
 					</th>
 					{#each line.cells as cell, index (index)}
 						{@const week = index + 1}
-						{@const isPast = week <= now}
-						{@const done = high(cell.done)}
-						{@const planned = high(cell.planned)}
-						{@const minutes = Math.round(cell.done + cell.planned)}
 						<td>
-							<button
-								type="button"
+							<Cell
 								id="{own}-{row}-{week}"
+								name={lineName(line, { areas, units }, say)}
+								{cell}
+								{week}
+								{scale}
+								isPast={week <= now}
+								isOpen={opened?.line === lineKey(line) && opened.week === week}
 								tabindex={row === at.line && week === at.week ? 0 : -1}
-								class:open={opened?.line === lineKey(line) && opened.week === week}
-								aria-label={said(line, week, cell)}
-								title={said(line, week, cell)}
 								onfocus={() => (focused = { line: row, week })}
 								onkeydown={move}
-								onclick={() => onopen({ line: lineKey(line), week })}
-							>
-								{#if cell.owed > 0}<i class="owed" class:soon={!isPast}></i>{/if}
-								{#if planned > 0}
-									<i class="planned" style:height="{planned}px" style:bottom="{done}px"></i>
-								{/if}
-								{#if done > 0}<i class="done" style:height="{done}px"></i>{/if}
-								{#if minutes > 0}
-									<b
-										class:on={done >= 15}
-										style:bottom="{done + planned >= 15 ? 1 : done + planned + 1}px">{minutes}</b
-									>
-								{:else if cell.owed > 0 && isPast}
-									<b class="debt">−{Math.round(cell.owed)}</b>
-								{/if}
-							</button>
+								onopen={() => onopen({ line: lineKey(line), week })}
+							/>
 						</td>
 					{/each}
 				</tr>
@@ -335,55 +308,8 @@
 		height: 28px;
 		padding: 0;
 	}
-	td button:hover,
-	td button.open {
+	td button:hover {
 		background: var(--chalk-deep);
-	}
-	td button.open {
-		outline: 2px solid var(--ink);
-		outline-offset: -2px;
-	}
-	i {
-		position: absolute;
-		left: 2px;
-		right: 2px;
-		bottom: 0;
-	}
-	.owed {
-		top: 1px;
-		background: repeating-linear-gradient(135deg, var(--wait) 0 1.5px, transparent 1.5px 6px);
-	}
-	.owed.soon {
-		opacity: 0.45;
-	}
-	.done {
-		background: var(--action);
-	}
-	.planned {
-		background: var(--chalk);
-		border: 1.5px solid var(--action);
-	}
-	b {
-		position: absolute;
-		left: 50%;
-		transform: translateX(-50%);
-		padding: 0 2px;
-		font-size: 11.5px;
-		font-weight: 650;
-		line-height: 13px;
-		color: var(--ink);
-		font-variant-numeric: tabular-nums;
-	}
-	b.on {
-		color: #fff;
-	}
-	.owed ~ b:not(.on) {
-		background: var(--chalk);
-	}
-	b.debt {
-		bottom: 7px;
-		color: var(--wait-ink);
-		background: var(--chalk);
 	}
 	tfoot th {
 		padding: 6px 8px 0 0;

@@ -104,13 +104,13 @@ async function isFirstTime(tx: Queryable): Promise<boolean> {
 /** Ids of the teams of the demo. */
 export const demoTeams = (): string[] => readDemo().map(({ file }) => file.team.id);
 
-/** The id that a practice of the demo has: its day, with the team's where it is not the first. */
-const idOn = (teamId: string, day: string) => (teamId === 'saltmarsh' ? day : `${teamId}-${day}`);
-
 /** Puts one team of the demo into the database, its season as it stands on a day. */
 async function seedTeam(tx: Queryable, demo: DemoTeam, today: string): Promise<void> {
 	const { season, team } = demo.file;
 	const at = (id: string) => ({ teamId: team.id, id });
+	// Practices that are made are named as those that are planned: after their day.
+	const [first] = demo.practices;
+	const idOn = (day: string) => first.id.replace(first.date, day);
 	await writeWholeTeam(tx, toWhole(demo));
 	for (const practice of demo.practices) await insertPractice(tx, practice);
 	await insertAttendance(tx, team.id, demo.attendance.rows);
@@ -124,11 +124,11 @@ async function seedTeam(tx: Queryable, demo: DemoTeam, today: string): Promise<v
 		teamId: team.id,
 		seasonId: season.id,
 		from: today,
-		idOf: ({ date }) => idOn(team.id, date)
+		idOf: ({ date }) => idOn(date)
 	});
 	for (const [day, reason] of Object.entries(demo.cancelled))
-		if (await findPractice(tx, team.id, idOn(team.id, day)))
-			await setState(tx, at(idOn(team.id, day)), { state: 'cancelled', reason });
+		if (await findPractice(tx, team.id, idOn(day)))
+			await setState(tx, at(idOn(day)), { state: 'cancelled', reason });
 	await writeLadders(tx, team.id, demo.ladders);
 }
 
