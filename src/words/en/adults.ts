@@ -19,12 +19,5 @@ export default messages({
 	agesFrom: 'Ages from',
 	agesTo: 'Ages to',
 	usuallyComes: 'Usually comes',
-	monday: 'Mon',
-	tuesday: 'Tue',
-	wednesday: 'Wed',
-	thursday: 'Thu',
-	friday: 'Fri',
-	saturday: 'Sat',
-	sunday: 'Sun',
 	aNewAdult: 'a new {adult}'
 });

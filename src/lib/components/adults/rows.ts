@@ -1,5 +1,6 @@
 import type { AdultRow } from '$core/model/squad';
 import type { Adult, Team } from '$core/model/team';
+import { weekdayNames } from '../page/dates';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import texts from '$texts/adults';
 import type { Say } from '$words';
@@ -22,16 +23,8 @@ interface Named {
 }
 
 /** The days of the week from Monday on, by their numbers. */
-const weekdays = (say: Say): Named[] =>
-	[
-		texts.monday,
-		texts.tuesday,
-		texts.wednesday,
-		texts.thursday,
-		texts.friday,
-		texts.saturday,
-		texts.sunday
-	].map((day, index) => ({ id: String(index + 1), name: say(day) }));
+const weekdays = (): Named[] =>
+	weekdayNames('short').map((name, index) => ({ id: String(index + 1), name }));
 
 const names = (ids: readonly (string | number)[] | undefined, of: readonly Named[]) =>
 	(ids ?? []).map((id) => of.find((each) => each.id === String(id))?.name ?? String(id)).join(', ');
@@ -62,8 +55,7 @@ function daysOf(typed: string, days: readonly Named[]): number[] {
 
 export const adultEntryOf = (
 	{ id, name, role, units, skills, ages, days }: Adult,
-	team: Pick<Team, 'units' | 'skillAreas'>,
-	say: Say
+	team: Pick<Team, 'units' | 'skillAreas'>
 ): AdultEntry => ({
 	key: id,
 	id,
@@ -73,7 +65,7 @@ export const adultEntryOf = (
 	skills: names(skills, team.skillAreas),
 	from: ages ? String(ages.from) : '',
 	to: ages ? String(ages.to) : '',
-	days: names(days, weekdays(say))
+	days: names(days, weekdays())
 });
 
 export const emptyAdult = (key: string): AdultEntry => ({
@@ -90,8 +82,7 @@ export const emptyAdult = (key: string): AdultEntry => ({
 /** What an entry says, as the server takes it. */
 export function adultRowOf(
 	{ id, name, role, units, skills, from, to, days }: AdultEntry,
-	team: Pick<Team, 'units' | 'skillAreas'>,
-	say: Say
+	team: Pick<Team, 'units' | 'skillAreas'>
 ): AdultRow {
 	const isAged = from.trim() !== '' || to.trim() !== '';
 	return {
@@ -100,7 +91,7 @@ export function adultRowOf(
 		role: role.trim() || 'helper',
 		units: idsOf(units, team.units),
 		skills: idsOf(skills, team.skillAreas),
-		days: daysOf(days, weekdays(say)),
+		days: daysOf(days, weekdays()),
 		...(isAged && { ages: { from: Number(from.trim() || 0), to: Number(to.trim() || 120) } })
 	};
 }

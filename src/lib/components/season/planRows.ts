@@ -1,4 +1,5 @@
 import type { DayOff, Game, Pattern, Phase, Season } from '$core/model/season';
+import { weekdayNames } from '../page/dates';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import { TypedRows } from '../table/typedRows.svelte';
 import texts from '$texts/dates';
@@ -165,15 +166,7 @@ export function planColumns(
 			...(isLastOptional && { hint: say(texts.sameDay) })
 		})
 	];
-	const names = [
-		texts.monday,
-		texts.tuesday,
-		texts.wednesday,
-		texts.thursday,
-		texts.friday,
-		texts.saturday,
-		texts.sunday
-	].map((day) => say(day));
+	const names = weekdayNames('long');
 	return {
 		phases: [
 			name(say(texts.phase)),

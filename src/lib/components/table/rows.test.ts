@@ -23,7 +23,7 @@ describe('rows that are typed in', () => {
 				});
 			}
 			for (const adult of adults)
-				expect(adultRowOf(adultEntryOf(adult, team, say), team, say)).toEqual({
+				expect(adultRowOf(adultEntryOf(adult, team), team)).toEqual({
 					units: [],
 					skills: [],
 					days: [],
@@ -35,7 +35,7 @@ describe('rows that are typed in', () => {
 	test('take names for ids in any case, and leave what they do not know for the server to refuse', () => {
 		const { team } = demoContext();
 		const typed = { ...emptyAdult('x'), name: 'N', units: 'BACKS, wizards', days: 'tuesday, Thu' };
-		expect(adultRowOf({ ...typed, from: '8' }, team, say)).toMatchObject({
+		expect(adultRowOf({ ...typed, from: '8' }, team)).toMatchObject({
 			role: 'helper',
 			units: ['backs', 'wizards'],
 			days: [2, 4],
@@ -53,7 +53,7 @@ describe('rows that are typed in', () => {
 			expect(column.label(entry)).not.toBe('');
 		}
 		const { adults } = demoContext();
-		const adult = adultEntryOf(adults[1], team, say);
+		const adult = adultEntryOf(adults[1], team);
 		for (const column of adultColumns(team, say))
 			expect(column.set(adult, column.value(adult))).toEqual(adult);
 		const kit = kitRowOf({ item: 'ball', count: 12, broken: 1, kept: 'shed' });

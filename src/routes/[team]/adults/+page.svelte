@@ -19,10 +19,10 @@
 
 	const say = useWords();
 	const adults = new TypedRows<AdultEntry>({
-		stored: () => data.adults.map((adult) => adultEntryOf(adult, data.team, say)),
+		stored: () => data.adults.map((adult) => adultEntryOf(adult, data.team)),
 		empty: emptyAdult,
 		isNamed: ({ id, name }) => id !== undefined || name.trim() !== '',
-		sent: (row) => adultRowOf(row, data.team, say),
+		sent: (row) => adultRowOf(row, data.team),
 		first: 'name',
 		isStoredElsewhere: true
 	});
