@@ -27,8 +27,7 @@ export default messages({
 	aNewOne: 'a new one',
 	row: 'Row {row}:',
 	standsAt: '{rungName}, last run on {day}',
-	evidence:
-		'chance over the window {above}, under it {below}{more, plural, =0 {} one {; one more try could decide} other {; # more tries could decide}}',
+	evidence: 'chance over the window {above}, under it {below}',
 	byWhom: '{name}: {says}',
 	window: 'window {lower} to {upper}',
 	decide: 'Decide otherwise',

@@ -210,7 +210,7 @@
 	.scroll {
 		position: relative;
 		overflow-x: auto;
-		padding-top: 16px;
+		padding-top: 20px;
 		--names: 196px;
 		--least: 44px;
 	}

@@ -64,8 +64,7 @@
 				<small>
 					{say(texts.evidence, {
 						above: percent(standing.whole.above),
-						below: percent(standing.whole.below),
-						more: standing.whole.moreTries ?? 0
+						below: percent(standing.whole.below)
 					})} · {say(texts.window, { lower: percent(window[0]), upper: percent(window[1]) })}
 				</small>
 			{/if}
