@@ -117,9 +117,9 @@ export function runTurns(
 	const stay = system.leadsTo.map(() => null);
 	const leadsOf = leadsClock(plan, counts, stay);
 	const sideOf = side === undefined ? sideClock(drill.sides, runSeconds) : () => side;
-	/** In order of their starts and so of their ends; those before `over` have ended. */
-	const turns: OpenTurn[] = [];
-	let over = 0;
+	/** Turns that have not ended, in order of their starts and so of their ends; few, and none is kept for long. */
+	const open: OpenTurn[] = [];
+	let started = 0;
 
 	/** Shows a turn that is over; its players go where the drill sends them, or back to the front. */
 	function end(turn: OpenTurn): void {
@@ -130,13 +130,13 @@ export function runTurns(
 	}
 
 	let second = fromSecond;
-	while (turns.length < mostTurns && runSeconds - second > SAME_INSTANT) {
-		while (over < turns.length && turns[over].endSecond - second <= SAME_INSTANT)
-			end(turns[over++]);
+	while (started < mostTurns && runSeconds - second > SAME_INSTANT) {
+		while (open.length > 0 && open[0].endSecond - second <= SAME_INSTANT)
+			end(open.shift() as OpenTurn);
 		if (lines.hold(needs)) {
 			const spots = spotsOf();
-			turns.push({
-				number: turns.length,
+			open.push({
+				number: started,
 				startSecond: second,
 				endSecond: second + workSeconds,
 				complete: false,
@@ -145,13 +145,14 @@ export function runTurns(
 				players: lines.take(spots),
 				spots
 			});
+			started += 1;
 			counts.started += 1;
 			second += headwaySeconds;
-		} else if (over < turns.length) second = turns[over].endSecond;
+		} else if (open.length > 0) second = open[0].endSecond;
 		else throw new Error('A balanced drill stood still: its lines never fill again');
 	}
 	// The last turns end where there is time; who comes after waits for the last of them.
-	for (const turn of turns.slice(over)) {
+	for (const turn of open) {
 		second = Math.max(second, turn.endSecond);
 		if (turn.endSecond - runSeconds <= SAME_INSTANT) end(turn);
 		else show(turn);
