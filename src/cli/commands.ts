@@ -12,10 +12,12 @@ import {
 } from '../core/base';
 import { check, describeFinding } from '../core/checks';
 import { speaker } from '../words';
+import texts from '../words/en/draft';
 import { readMessage } from '../words/read';
 import { fit, FitInput } from '../core/clock';
 import { group, GroupInput, groupSearch } from '../core/grouping';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
+import { draft, DraftInput } from '../core/draft';
 import { simulate, SimulateInput } from '../core/drill';
 import { Bundle } from '../core/model/bundle';
 import { evaluate, type Evaluation } from '../core/playing';
@@ -62,6 +64,15 @@ function checkBundle(bundle: Static<typeof Bundle>): Outcome<unknown> {
 	});
 }
 
+/** Drafts of a practice, the names of their periods in the words of the team. */
+function draftPractice(input: DraftInput): Outcome<unknown> {
+	const say = speaker(input.team.words, readMessage);
+	const { water, talk, stations, units } = texts;
+	return draft(input, {
+		...{ water: say(water), talk: say(talk), stations: say(stations), units: say(units) }
+	});
+}
+
 /** The best of a search within its seconds: the command line holds the clock. */
 function within<Output>(search: Outcome<Search<Output>>, seconds: number): Outcome<Output> {
 	if (!search.ok) return search;
@@ -91,6 +102,7 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map([
 	],
 	['check', command(Bundle, checkBundle)],
 	['coverage', command(Bundle, (bundle) => ok(coverage(played(bundle))))],
+	['draft', command(DraftInput, draftPractice)],
 	['step', command(StepInput, step)],
 	['due', command(DueInput, due)]
 ]);

@@ -110,6 +110,8 @@ const BUNDLE: Examples['check'] = {
 	drills: [PASS_AND_FOLLOW]
 };
 
+const { format: _format, practice: _practice, ...DRAFT_FROM } = BUNDLE;
+
 /** One input of each command, as the documentation shows it. */
 export const EXAMPLES: Examples = {
 	simulate: { drill: PASS_AND_FOLLOW, players: 6, minutes: 10, stopShare: 0.1 },
@@ -159,6 +161,19 @@ export const EXAMPLES: Examples = {
 	},
 	check: BUNDLE,
 	coverage: BUNDLE,
+	draft: {
+		...DRAFT_FROM,
+		frame: {
+			date: '2027-04-06',
+			start: '18:30',
+			minutes: 45,
+			expected: DRAFT_FROM.players.map(({ id }) => id),
+			adults: ['coach']
+		},
+		arc: 'build-up',
+		due: [{ skill: 'passing', weight: 1, minutes: 20 }],
+		alternatives: 1
+	},
 	step: {
 		tallies: [
 			{ who: 'red', clean: 17, tries: 20 },

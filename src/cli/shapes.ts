@@ -1,6 +1,7 @@
 import Type, { type TSchema } from 'typebox';
 import { Finding } from '../core/checks';
 import { FitInput, FitOutput } from '../core/clock';
+import { DraftInput, DraftOutput } from '../core/draft';
 import { SimulateInput, SimulateOutput, Spread } from '../core/drill';
 import { GroupInput, GroupOutput } from '../core/grouping';
 import { AttendanceFile } from '../core/model/attendance';
@@ -52,6 +53,7 @@ export const COMMAND_SHAPES = {
 	lineup: { input: LineupInput, output: LineupOutput },
 	check: { input: Bundle, output: CheckOutput },
 	coverage: { input: Bundle, output: CoverageOutput },
+	draft: { input: DraftInput, output: DraftOutput },
 	step: { input: StepInput, output: StepOutput },
 	due: { input: DueInput, output: DueOutput }
 } satisfies Record<string, { input: TSchema; output: TSchema }>;

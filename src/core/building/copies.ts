@@ -76,15 +76,33 @@ export function makeGroups(
 	return evenGroups(players, sizes, context).map((members, index) => ({
 		id: makeId(`${stem}.g`),
 		bib: bibs[index],
-		players: members
+		players: [...members]
 	}));
 }
 
 /** Search for groups that is short enough to wait for while the board is drawn. */
 const SHORT_SEARCH = 40;
 
+/** Even groups that were found for a squad, by players and sizes: whoever tries many practices asks for the same again. */
+const found = new WeakMap<Context, Map<string, string[][]>>();
+
 /** Players in groups of these sizes (empty ones last) that are as even as a short search finds, in the order of the squad. */
 function evenGroups(
+	players: readonly string[],
+	sizes: readonly number[],
+	context: Context
+): string[][] {
+	const known = found.get(context) ?? new Map<string, string[][]>();
+	found.set(context, known);
+	const key = JSON.stringify([players, sizes]);
+	const before = known.get(key);
+	if (before) return before;
+	const groups = dealtEvenly(players, sizes, context);
+	known.set(key, groups);
+	return groups;
+}
+
+function dealtEvenly(
 	players: readonly string[],
 	sizes: readonly number[],
 	context: Context

@@ -1,0 +1,160 @@
+// What drafts are worth over many seeded squads of the three teams, and how long they take.
+import { mean, sum } from 'd3-array';
+import solver from 'javascript-lp-solver';
+import { draft, type DraftInput } from '../../src/core/draft';
+import type { Practice } from '../../src/core/model/practice';
+import { onRung } from '../../src/core/playing';
+import { standingIn } from '../../src/core/shelf';
+import { demoSurroundings } from '../../tests/support/demo';
+import { randomDraft } from '../../tests/support/drafts';
+import { judge, median, slowness, verdict } from './report';
+
+const NAMES = { water: 'Water', talk: 'Talk', stations: 'Stations', units: 'Units' };
+const SQUADS = 120;
+const APART = new Set(['warm-up', 'cool-down', 'scrimmage']);
+
+/** Weighted minutes of what is due that the minutes of free work could give at most, beside what is fixed. */
+function bound(input: DraftInput, practice: Practice): number {
+	const drillOf = (id: string) => input.drills.find((drill) => drill.id === id);
+	const share = (id: string, skill: string) =>
+		sum(onRung(drillOf(id) ?? input.drills[0], undefined).skills, (own) =>
+			own.skill === skill || own.skill.startsWith(`${skill}/`) ? own.share : 0
+		);
+	const fixed = new Map<string, number>();
+	let work = 0;
+	for (const period of practice.periods) {
+		const [block] = period.lanes.flatMap(({ blocks }) => blocks);
+		if (!block?.drill) continue;
+		const { family = '' } = drillOf(block.drill.id) ?? {};
+		if (!APART.has(family)) work += period.minutes;
+		else
+			for (const { skill } of input.due)
+				fixed.set(skill, (fixed.get(skill) ?? 0) + share(block.drill.id, skill) * period.minutes);
+	}
+	// What those of one role alone can do is nothing for the others; what cannot run here is nothing for anybody.
+	const here = standingIn({
+		players: input.frame.expected.length,
+		adults: input.frame.adults.length,
+		zones: input.ground.zones,
+		kit: input.kit
+	});
+	const free = input.drills.filter(
+		(drill) => !APART.has(drill.family ?? '') && !drill.needsRole && here(drill).obstacle === null
+	);
+	const constraints: Record<string, { max: number }> = { work: { max: work } };
+	const variables: Record<string, Record<string, number>> = {};
+	for (const { id } of free) variables[`drill ${id}`] = { work: 1, worth: 0 };
+	for (const { skill, weight, minutes } of input.due) {
+		constraints[`most ${skill}`] = { max: minutes };
+		constraints[`given ${skill}`] = { max: fixed.get(skill) ?? 0 };
+		variables[`skill ${skill}`] = { worth: weight, [`most ${skill}`]: 1, [`given ${skill}`]: 1 };
+		for (const { id } of free) variables[`drill ${id}`][`given ${skill}`] = -share(id, skill);
+	}
+	return solver.Solve({ optimize: 'worth', opType: 'max', constraints, variables }).result;
+}
+
+const stops: number[] = [];
+const warnings: number[] = [];
+const shares: number[] = [];
+const busy: number[] = [];
+const open: number[] = [];
+const unlike: number[] = [];
+let none = 0;
+
+/** Share of the minutes of one practice whose drills could be others (no warm-up, game or daily drill) that another does not have. */
+function differing(input: DraftInput, a: Practice, b: Practice): number {
+	const isFree = (id: string) => {
+		const drill = input.drills.find((each) => each.id === id);
+		return drill?.frequency !== 'daily' && !APART.has(drill?.family ?? '');
+	};
+	const minutes = (practice: Practice) => {
+		const own = new Map<string, number>();
+		for (const { lanes } of practice.periods)
+			for (const { drill, minutes: each } of lanes.flatMap(({ blocks }) => blocks))
+				if (drill && isFree(drill.id)) own.set(drill.id, (own.get(drill.id) ?? 0) + each);
+		return own;
+	};
+	const [one, other] = [minutes(a), minutes(b)];
+	const same = sum([...one], ([id, each]) => Math.min(each, other.get(id) ?? 0));
+	return one.size === 0 ? 1 : 1 - same / sum(one.values());
+}
+
+for (let seed = 0; seed < SQUADS; seed += 1) {
+	const input = randomDraft(seed);
+	const drafted = draft(input, NAMES);
+	if (!drafted.ok) {
+		none += 1;
+		continue;
+	}
+	const { alternatives } = drafted.value;
+	const [{ practice, figures }] = alternatives;
+	stops.push(figures.stops);
+	warnings.push(figures.warnings);
+	busy.push(figures.busyShare);
+	open.push(figures.openMinutes);
+	const most = bound(input, practice);
+	if (most > 0) shares.push(figures.dueMinutes / most);
+	for (const other of alternatives.slice(1))
+		unlike.push(differing(input, practice, other.practice));
+	if (process.argv.includes('--each'))
+		console.log(
+			seed,
+			input.team.id,
+			input.frame.minutes,
+			input.frame.expected.length,
+			input.frame.adults.length,
+			input.arc,
+			JSON.stringify(figures),
+			(figures.dueMinutes / most).toFixed(2)
+		);
+}
+
+console.log(`drafts of ${SQUADS} squads: ${none} without any drill that can run`);
+console.log(`  stops: ${sum(stops)}, ${verdict(sum(stops) === 0)}`);
+judge('  warnings, mean', mean(warnings) ?? 0, 1, '', false);
+const due = mean(shares) ?? 0;
+console.log(`  due minutes of the bound, mean ${(due * 100).toFixed(0)}%, ${verdict(due >= 0.85)}`);
+console.log(`  time busy, mean ${((mean(busy) ?? 0) * 100).toFixed(0)}%`);
+console.log(`  minutes left open, mean ${(mean(open) ?? 0).toFixed(1)}`);
+const apart = mean(unlike) ?? 0;
+console.log(
+	`  drill minutes that differ, mean ${(apart * 100).toFixed(0)}%, ${verdict(apart >= 0.5)}`
+);
+
+/** A draft of a whole team on a usual day. */
+function whole(team: string, minutes: number, unitTime: boolean): DraftInput {
+	const around = demoSurroundings(team);
+	return {
+		...around,
+		frame: {
+			...{ date: '2027-04-06', start: '18:30', minutes },
+			expected: around.players.map(({ id }) => id),
+			adults: around.adults.map(({ id }) => id)
+		},
+		arc: 'build-up',
+		due: around.team.skillAreas
+			.slice(0, 5)
+			.map(({ id }, k) => ({ skill: id, weight: 5 - k, minutes: 30 })),
+		unitTime
+	};
+}
+
+for (const [team, minutes, units, most] of [
+	['saltmarsh', 90, false, 1000],
+	['skerryside', 100, true, 3000]
+] as const) {
+	const input = whole(team, minutes, units);
+	draft(input, NAMES);
+	const times = Array.from({ length: 5 }, () => {
+		const start = performance.now();
+		draft(input, NAMES);
+		return performance.now() - start;
+	});
+	slowness();
+	judge(
+		`three drafts for ${input.frame.expected.length} players, median`,
+		median(times),
+		most,
+		'ms'
+	);
+}

@@ -1,0 +1,308 @@
+import { sum } from 'd3-array';
+import { fail, ok, sameValue, type Outcome, type Search } from '../base';
+import { faultsIn } from '../checks';
+import type { Practice } from '../model/practice';
+import { evaluate, type Evaluation } from '../playing';
+import { blocksOf, plannedMinutes, toContext, type Plan } from '../practice';
+import { coverage } from '../season';
+import { slotBounds } from '../sizing';
+import { choicesFor, mostWorth, type Choice } from './choices';
+import {
+	FEWEST_STATIONS,
+	Maker,
+	MOVE_SECONDS,
+	type DraftNames,
+	type Made,
+	type Taste
+} from './make';
+import { mended } from './mend';
+import { outlineOf, type OutlineAsked, type Pattern } from './outline';
+import { Workshop } from './workshop';
+import type { Alternative, DraftInput, DraftOutput, Reason } from './shapes';
+
+/** The patterns that are tried; one that an alternative has is not tried for the next. */
+const PATTERNS: readonly Pattern[] = [
+	{ rounds: 1, isRoundFirst: false, rest: 'together' },
+	{ rounds: 1, isRoundFirst: true, rest: 'together' },
+	{ rounds: 1, isRoundFirst: false, rest: 'pair' },
+	{ rounds: 2, isRoundFirst: true, rest: 'together' },
+	{ rounds: 0, isRoundFirst: false, rest: 'pair' },
+	{ rounds: 0, isRoundFirst: false, rest: 'together' }
+];
+
+/** Stations of a round, and players that come for each. */
+const STATIONS = 4;
+const STATION_PLAYERS = 5;
+const MOST_A_STATION = 8;
+
+/** Minutes of a round of stations for so many players of an age; 0 where there are too few. */
+function roundMinutes(players: number, age: number): number {
+	const usual = Math.min(STATIONS, Math.floor(players / STATION_PLAYERS));
+	const count = Math.max(usual, Math.ceil(players / MOST_A_STATION));
+	if (count < FEWEST_STATIONS) return 0;
+	const slot = slotBounds(age).least;
+	return Math.ceil(count * slot + ((count - 1) * MOVE_SECONDS) / 60);
+}
+
+/** What a practice full of what is due is worth, beside one in which all are busy. */
+const DUE_WORTH = 2.5;
+/** How many patterns are tried for each alternative after the first. */
+const TRIED_AGAIN = 3;
+/** What is left of the worth of a drill in an alternative to one that has it. */
+const AGAIN = 0.25;
+/** A practice has about a drill for so many minutes. */
+const DRILL_MINUTES = 11;
+const SCRIMMAGE_SHARE = 0.2;
+const FEWEST_FOR_GAME = 4;
+
+/** The empty practice of a frame. */
+function practiceOf({ frame, arc, team, season, ground, keep = [] }: DraftInput): Practice {
+	const { date, start, minutes, expected, late, adults, groundId } = frame;
+	return {
+		format: 'fieldplan/practice@1',
+		id: 'draft',
+		...{ teamId: team.id, seasonId: season.id, date, start, minutes, arc, expected, adults },
+		timeZone: team.timeZone,
+		place: ground.name,
+		...(late && { late }),
+		...(groundId !== undefined && { groundId }),
+		periods: [...keep]
+	};
+}
+
+/** A draft with what it is judged by. */
+interface Judged extends Made {
+	evaluation: Evaluation;
+	stops: number;
+	warnings: number;
+	covers: Alternative['covers'];
+	dueMinutes: number;
+	score: number;
+}
+
+/** A draft with the pattern that it was made in. */
+interface Tried extends Judged {
+	pattern: Pattern;
+}
+
+function judged(made: Made, evaluation: Evaluation, { due }: DraftInput, most: number): Judged {
+	const faults = faultsIn(evaluation);
+	const count = (severity: string) => faults.filter((each) => each.severity === severity).length;
+	const { skills, shares } = coverage(evaluation);
+	const covers = due.map(({ skill }) => ({
+		skill,
+		minutes: sum(skills, (each) =>
+			each.skill === skill || each.skill.startsWith(`${skill}/`) ? each.minutes : 0
+		)
+	}));
+	const dueMinutes = sum(
+		due,
+		({ weight, minutes }, k) => weight * Math.min(minutes, covers[k].minutes)
+	);
+	const [stops, warnings] = [count('stop'), count('warn')];
+	const { practice } = evaluation;
+	const open = Math.max(0, practice.minutes - plannedMinutes(practice)) / practice.minutes;
+	const missing = faults.filter(({ code }) => code === 'daily-missing').length;
+	const drills = Math.min(1, (drillMinutes(practice).size * DRILL_MINUTES) / practice.minutes);
+	const score =
+		-100 * stops -
+		0.3 * missing +
+		0.2 * drills -
+		0.12 * warnings -
+		2 * open +
+		(DUE_WORTH * dueMinutes) / most +
+		0.6 * shares.busy;
+	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
+}
+
+/** Minutes of drills by id, over all blocks of a practice. */
+function drillMinutes(practice: Practice): Map<string, number> {
+	const minutes = new Map<string, number>();
+	for (const { block } of blocksOf(practice))
+		if (block.drill)
+			minutes.set(block.drill.id, (minutes.get(block.drill.id) ?? 0) + block.minutes);
+	return minutes;
+}
+
+class Drafting {
+	private readonly plan: Plan;
+	private readonly choices: readonly Choice[];
+	private readonly kept: ReadonlySet<string>;
+	/** Weighted minutes of what is due that could be given at the very most. */
+	private readonly most: number;
+	private readonly workshop: Workshop;
+
+	constructor(
+		private readonly input: DraftInput,
+		private readonly names: DraftNames
+	) {
+		const {
+			frame: _frame,
+			arc: _arc,
+			due: _due,
+			brief: _brief,
+			keep: _keep,
+			scrimmage: _scrimmage,
+			unitTime: _unitTime,
+			recent: _recent,
+			ladders: _ladders,
+			alternatives: _alternatives,
+			seed: _seed,
+			...surroundings
+		} = input;
+		this.plan = { practice: practiceOf(input), context: toContext(surroundings) };
+		this.choices = choicesFor(this.plan, input);
+		this.workshop = new Workshop(this.plan);
+		this.most = mostWorth(this.choices, input);
+		this.kept = new Set((input.keep ?? []).map(({ id }) => id));
+	}
+
+	/** Whether some drill can run with those who come. */
+	get canRun(): boolean {
+		return this.choices.some(({ isForAll }) => isForAll);
+	}
+
+	/** The tries for one more alternative beside those that there are. */
+	*tries(others: readonly Tried[], spent: ReadonlySet<Pattern>): Generator<Tried> {
+		const of = new Map<string, number>();
+		for (const { practice } of others)
+			for (const [id] of drillMinutes(practice))
+				if (!this.isDaily(id)) of.set(id, (of.get(id) ?? 1) * AGAIN);
+		const taste: Taste = { of, names: this.names };
+		const open = PATTERNS.filter((pattern) => this.isMeant(pattern) && !spent.has(pattern));
+		for (const pattern of others.length === 0 ? open : open.slice(0, TRIED_AGAIN)) {
+			const maker = new Maker(this.plan, this.input, this.choices, taste, this.workshop);
+			const made = maker.make(outlineOf(this.asked(pattern)));
+			yield { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
+		}
+	}
+
+	/** Whether a pattern has stations where they are wanted, and none where they are not. */
+	private isMeant({ rounds }: Pattern): boolean {
+		const { stations } = this.input;
+		return stations === undefined || stations === rounds > 0;
+	}
+
+	private isDaily(id: string): boolean {
+		return this.choices.some(({ drill }) => drill.id === id && drill.frequency === 'daily');
+	}
+
+	/** A try whose findings are fixed as far as they can be. */
+	finished(tried: Tried): Tried {
+		return { ...this.judge(tried, mended(tried.evaluation, this.kept)), pattern: tried.pattern };
+	}
+
+	private judge(made: Made, evaluation: Evaluation): Judged {
+		return judged(made, evaluation, this.input, this.most);
+	}
+
+	private asked(pattern: Pattern): OutlineAsked {
+		const { input, plan } = this;
+		const { minutes, expected } = input.frame;
+		const has = (family: string) =>
+			this.choices.some(({ drill, isForAll }) => drill.family === family && isForAll);
+		const keptMinutes = sum(input.keep ?? [], (each) => each.minutes);
+		const wanted = input.scrimmage ?? Math.round(minutes * SCRIMMAGE_SHARE);
+		const canPlay = has('scrimmage') && expected.length >= FEWEST_FOR_GAME;
+		return {
+			arc: input.arc,
+			minutes: minutes - keptMinutes,
+			scrimmage: canPlay ? Math.min(wanted, plan.context.limits.waterMinutes) : 0,
+			hasCoolDown: has('cool-down'),
+			pattern,
+			roundMinutes: roundMinutes(expected.length, plan.context.team.ages.from),
+			hasUnits: input.unitTime === true,
+			limits: plan.context.limits
+		};
+	}
+}
+
+const told = ({
+	practice,
+	why,
+	covers,
+	evaluation,
+	stops,
+	warnings,
+	dueMinutes
+}: Tried): Alternative => {
+	const { busyShare, turns } = evaluation.figures;
+	const blocks = [...blocksOf(practice)].map(({ block }) => block);
+	/** A block that water cut off another is there for the same reasons. */
+	const whyOf = ({ id, drill }: (typeof blocks)[number]): Reason[] =>
+		why[id] ??
+		why[blocks.find((other) => other.drill?.id === drill?.id && why[other.id])?.id ?? ''];
+	return {
+		practice,
+		why: Object.fromEntries(blocks.map((block) => [block.id, whyOf(block) ?? []])),
+		covers,
+		figures: {
+			...{ busyShare, turns: turns.mean, stops, warnings, dueMinutes },
+			openMinutes: Math.max(0, practice.minutes - plannedMinutes(practice))
+		}
+	};
+};
+
+const DEFAULT_ALTERNATIVES = 3;
+/** How many of the best tries are mended for the first alternative; of the others the best. */
+const FINISHED = 2;
+
+/**
+ * A search for drafts of a practice: reports after each try, and is over when all alternatives are made.
+ * Fails as `bad-input` or as `infeasible` where no drill can run with those who come.
+ */
+export function draftSearch(input: DraftInput, names: DraftNames): Outcome<Search<DraftOutput>> {
+	const drafting = new Drafting(input, names);
+	if (!drafting.canRun)
+		return fail({
+			code: 'infeasible',
+			message: 'No drill of the shelf can run with the players, adults, ground and kit there are'
+		});
+	return ok(search(drafting, input.alternatives ?? DEFAULT_ALTERNATIVES));
+}
+
+function* search(drafting: Drafting, count: number) {
+	const done: Tried[] = [];
+	const spent = new Set<Pattern>();
+	const report = (extra: readonly Tried[], isDone: boolean) => ({
+		best: { alternatives: [...done, ...extra].map(told) },
+		done: isDone
+	});
+	while (done.length < count) {
+		const tries: Tried[] = [];
+		for (const tried of drafting.tries(done, spent)) {
+			tries.push(tried);
+			yield report(done.length === 0 ? [best(tries)] : [], false);
+		}
+		// All patterns are spent: there is nothing else to offer.
+		if (tries.length === 0) break;
+		const finished: Tried[] = [];
+		const most = done.length === 0 ? FINISHED : 1;
+		for (const each of tries.toSorted((a, b) => b.score - a.score).slice(0, most)) {
+			finished.push(drafting.finished(each));
+			yield report([best(finished)], false);
+		}
+		const made = best(finished);
+		spent.add(made.pattern);
+		if (!done.some((other) => isAlike(other.practice, made.practice))) done.push(made);
+	}
+	yield report([], true);
+}
+
+/** Whether two practices run the same drills for the same minutes. */
+const isAlike = (a: Practice, b: Practice): boolean =>
+	sameValue(Object.fromEntries(drillMinutes(a)), Object.fromEntries(drillMinutes(b)));
+
+const best = (tries: readonly Tried[]): Tried =>
+	tries.reduce((a, b) => (b.score > a.score ? b : a));
+
+/** Drafts of a practice, all alternatives. Fails as `draftSearch` does. */
+export function draft(input: DraftInput, names: DraftNames): Outcome<DraftOutput> {
+	const found = draftSearch(input, names);
+	if (!found.ok) return found;
+	for (;;) {
+		const next = found.value.next();
+		if (next.done) throw new Error('a search reports that it is done before it ends');
+		if (next.value.done) return ok(next.value.best);
+	}
+}

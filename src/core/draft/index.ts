@@ -1,0 +1,3 @@
+export { draft, draftSearch } from './draft';
+export type { DraftNames } from './make';
+export { DraftInput, DraftOutput, Frame, type Alternative, type Reason } from './shapes';
