@@ -1,7 +1,7 @@
 import { sum } from 'd3-array';
 import { fail, ok, sameValue, type Outcome, type Search } from '../base';
 import { faultsIn } from '../checks';
-import type { Practice } from '../model/practice';
+import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { blocksOf, plannedMinutes, toContext, type Plan } from '../practice';
 import { coverage } from '../season';
@@ -16,7 +16,7 @@ import {
 	type Taste
 } from './make';
 import { mended } from './mend';
-import { outlineOf, type OutlineAsked, type Pattern } from './outline';
+import { outlineOf, type OutlineAsked, type Pattern, type Place } from './outline';
 import { Workshop } from './workshop';
 import type { Alternative, DraftInput, DraftOutput, Reason } from './shapes';
 
@@ -56,7 +56,7 @@ const SCRIMMAGE_SHARE = 0.2;
 const FEWEST_FOR_GAME = 4;
 
 /** The empty practice of a frame. */
-function practiceOf({ frame, arc, team, season, ground, keep = [] }: DraftInput): Practice {
+function practiceOf({ frame, arc, team, season, ground }: DraftInput): Practice {
 	const { date, start, minutes, expected, late, adults, groundId } = frame;
 	return {
 		format: 'fieldplan/practice@1',
@@ -66,7 +66,7 @@ function practiceOf({ frame, arc, team, season, ground, keep = [] }: DraftInput)
 		place: ground.name,
 		...(late && { late }),
 		...(groundId !== undefined && { groundId }),
-		periods: [...keep]
+		periods: []
 	};
 }
 
@@ -187,6 +187,14 @@ class Drafting {
 		return this.choices.some(({ drill }) => drill.id === id && drill.frequency === 'daily');
 	}
 
+	/** A draft as it is given: what was kept is as it came. */
+	told(tried: Tried): Alternative {
+		const own = new Map((this.input.keep ?? []).map((period) => [period.id, period]));
+		const { practice } = tried;
+		const periods = practice.periods.map((period) => own.get(period.id) ?? period);
+		return told({ ...tried, practice: { ...practice, periods } });
+	}
+
 	/** A try whose findings are fixed as far as they can be. */
 	finished(tried: Tried): Tried {
 		return { ...this.judge(tried, mended(tried.evaluation, this.kept)), pattern: tried.pattern };
@@ -196,17 +204,32 @@ class Drafting {
 		return judged(made, evaluation, this.input, this.most);
 	}
 
+	/** What is kept, by where it belongs; locked, so that fitting leaves it its minutes. */
+	private keptByPlace(): OutlineAsked['kept'] {
+		const familyOf = new Map(this.choices.map(({ drill }) => [drill.id, drill.family]));
+		const placeOf = ({ kind, lanes }: Period): Place => {
+			const family = familyOf.get(lanes[0]?.blocks[0]?.drill?.id ?? '');
+			if (kind === 'warm-up') return 'warm-up';
+			if (kind === 'scrimmage') return 'game';
+			return kind === 'close' || family === 'cool-down' ? 'end' : 'work';
+		};
+		const kept: Record<Place, Period[]> = { 'warm-up': [], work: [], game: [], end: [] };
+		for (const period of this.input.keep ?? [])
+			kept[placeOf(period)].push({ ...period, locked: true });
+		return kept;
+	}
+
 	private asked(pattern: Pattern): OutlineAsked {
 		const { input, plan } = this;
 		const { minutes, expected } = input.frame;
 		const has = (family: string) =>
 			this.choices.some(({ drill, isForAll }) => drill.family === family && isForAll);
-		const keptMinutes = sum(input.keep ?? [], (each) => each.minutes);
 		const wanted = input.scrimmage ?? Math.round(minutes * SCRIMMAGE_SHARE);
 		const canPlay = has('scrimmage') && expected.length >= FEWEST_FOR_GAME;
 		return {
 			arc: input.arc,
-			minutes: minutes - keptMinutes,
+			minutes,
+			kept: this.keptByPlace(),
 			scrimmage: canPlay ? Math.min(wanted, plan.context.limits.waterMinutes) : 0,
 			hasCoolDown: has('cool-down'),
 			pattern,
@@ -265,7 +288,7 @@ function* search(drafting: Drafting, count: number) {
 	const done: Tried[] = [];
 	const spent = new Set<Pattern>();
 	const report = (extra: readonly Tried[], isDone: boolean) => ({
-		best: { alternatives: [...done, ...extra].map(told) },
+		best: { alternatives: [...done, ...extra].map((tried) => drafting.told(tried)) },
 		done: isDone
 	});
 	while (done.length < count) {

@@ -108,7 +108,7 @@ export class Maker {
 	) {
 		this.practice = plan.practice;
 		this.wanted = new Wanted(aimsOf(input));
-		for (const period of plan.practice.periods) this.countKept(period);
+		for (const period of input.keep ?? []) this.countKept(period);
 	}
 
 	/** The practice made of some parts; a part that nothing can fill is left out. */
@@ -140,7 +140,7 @@ export class Maker {
 	}
 
 	private makeId(): (stem: string) => string {
-		return idMaker(this.practice.periods.flatMap(idsIn));
+		return idMaker([...this.practice.periods, ...(this.input.keep ?? [])].flatMap(idsIn));
 	}
 
 	private append(period: Period): void {
@@ -154,12 +154,17 @@ export class Maker {
 			case 'water':
 				// Where nothing filled the stretch between two drinks, one of them is enough.
 				if (this.practice.periods.at(-1)?.kind === 'water') break;
-				this.append(
-					plainPeriod('water', { id: this.makeId()('water'), name: names.water, minutes })
-				);
+				this.append({
+					...plainPeriod('water', { id: this.makeId()('water'), name: names.water, minutes }),
+					// A drink is no shorter where time is, and no longer where there is time to spare.
+					...{ min: minutes, max: minutes }
+				});
 				break;
 			case 'talk':
 				this.append(plainPeriod('talk', { id: this.makeId()('talk'), name: names.talk, minutes }));
+				break;
+			case 'kept':
+				this.append(part.period);
 				break;
 			case 'work':
 				this.work(part.form, minutes);

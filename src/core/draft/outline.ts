@@ -1,4 +1,5 @@
 import { splitEvenly } from '../base';
+import type { Period } from '../model/practice';
 import type { Limits } from '../model/limits';
 
 /** How a stretch of work is done: one drill by all, two after each other, stations, or units by themselves. */
@@ -7,7 +8,8 @@ export type Form = 'together' | 'pair' | 'stations' | 'units';
 /** A part of a practice before drills are chosen. */
 export type Part =
 	| { kind: 'warm-up' | 'scrimmage' | 'cool-down' | 'talk' | 'water'; minutes: number }
-	| { kind: 'work'; form: Form; minutes: number };
+	| { kind: 'work'; form: Form; minutes: number }
+	| { kind: 'kept'; period: Period; minutes: number };
 
 /** How the work of a practice is cut. */
 export interface Pattern {
@@ -19,6 +21,9 @@ export interface Pattern {
 	rest: 'together' | 'pair';
 }
 
+/** Where in a practice a period belongs. */
+export type Place = 'warm-up' | 'work' | 'game' | 'end';
+
 /** What a practice is to be made of. */
 export interface OutlineAsked {
 	arc: 'build-up' | 'play-first';
@@ -26,6 +31,8 @@ export interface OutlineAsked {
 	/** Minutes of scrimmage; 0 where none can be played. */
 	scrimmage: number;
 	hasCoolDown: boolean;
+	/** Periods that stay, by where they belong, in their order. */
+	kept: Readonly<Record<Place, readonly Period[]>>;
 	pattern: Pattern;
 	/** Minutes of one round of stations; 0 where too few come for any. */
 	roundMinutes: number;
@@ -39,6 +46,8 @@ const TALK = 2;
 const COOL_DOWN = 4;
 /** A stretch of work is no shorter. */
 const LEAST_WORK = 6;
+/** Where play comes first, the share of the scrimmage that the first game gets. */
+const FIRST_GAME = 0.4;
 /** What a scrimmage is worth setting up for. */
 const LEAST_GAME = 5;
 /** Practices shorter than this have no time for more than a warm-up that is long enough. */
@@ -91,24 +100,33 @@ function stretches(minutes: number, asked: OutlineAsked): Part[] {
 
 /** The parts in the order of the arc, without water. */
 function inOrder(work: readonly Part[], asked: OutlineAsked): Part[] {
-	const { arc, minutes, scrimmage, hasCoolDown, limits } = asked;
-	const warmUp: Part = {
-		kind: 'warm-up',
-		minutes: Math.max(Math.ceil(limits.warmUpMinutes), minutes < SHORT ? 0 : 10)
-	};
-	const coolDown: Part[] = hasCoolDown
-		? [{ kind: 'cool-down', minutes: minutes < SHORT ? 3 : COOL_DOWN }]
-		: [];
+	const { arc, minutes, scrimmage, hasCoolDown, kept, limits } = asked;
+	const isShort = minutes < SHORT;
+	const stay = (periods: readonly Period[]) =>
+		periods.map((period): Part => ({ kind: 'kept', period, minutes: period.minutes }));
+	const orKept = (place: Place, made: readonly Part[]) =>
+		kept[place].length > 0 ? stay(kept[place]) : made;
+	const warmUp = orKept('warm-up', [
+		{ kind: 'warm-up', minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : 10) }
+	]);
+	const end = orKept(
+		'end',
+		hasCoolDown ? [{ kind: 'cool-down', minutes: isShort ? 3 : COOL_DOWN }] : []
+	);
 	const game = (share: number): Part[] => {
 		const own = Math.round(scrimmage * share);
 		return own >= LEAST_GAME ? [{ kind: 'scrimmage', minutes: own }] : [];
 	};
-	const talk: Part = { kind: 'talk', minutes: Math.min(TALK, Math.floor(limits.talkMinutes)) };
-	if (arc === 'build-up') return [warmUp, ...work, ...game(1), ...coolDown];
+	const all = [...stay(kept.work), ...work];
+	if (arc === 'build-up') return [...warmUp, ...all, ...orKept('game', game(1)), ...end];
 	// The game shows what does not work yet; then it is worked on, and played again.
-	const first = game(0.4);
+	const talk: Part = { kind: 'talk', minutes: Math.min(TALK, Math.floor(limits.talkMinutes)) };
+	const [one, ...others] = kept.game;
+	const first = others.length > 0 ? stay([one]) : game(FIRST_GAME);
+	const last =
+		others.length > 0 ? stay(others) : orKept('game', game(first.length > 0 ? 1 - FIRST_GAME : 1));
 	const broke = first.length > 0 && talk.minutes > 0 ? [talk] : [];
-	return [warmUp, ...first, ...broke, ...work, ...game(first.length > 0 ? 0.6 : 1), ...coolDown];
+	return [...warmUp, ...first, ...broke, ...all, ...last, ...end];
 }
 
 /** The parts of a practice, water among them, whose minutes are just those that there are. */

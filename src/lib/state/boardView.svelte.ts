@@ -41,6 +41,7 @@ export class BoardView {
 		| 'practice'
 		| 'keys'
 		| 'borrow'
+		| 'draft'
 		| null = $state(null);
 	/** A drill of the shelf that is held over the board, and where in the window. */
 	held: Held | null = $state(null);

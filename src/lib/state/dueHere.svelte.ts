@@ -4,6 +4,8 @@ import type { DueSkill } from '$core/season';
 export interface Due {
 	due: DueSkill[];
 	rungs: Record<string, string | null>;
+	/** What the practices of the last weeks ran. */
+	recent: { drill: string; date: string }[];
 }
 
 /** What is due in the practice of a board: asked for beside it, and again when it moves to another day. */

@@ -1,9 +1,11 @@
 import type { Outcome, Progress } from '$core/base';
+import type { DraftInput, DraftNames, DraftOutput } from '$core/draft';
 import type { GroupInput, GroupOutput } from '$core/grouping';
 import type { LineupInput, LineupOutput, RotateInput, RotateOutput } from '$core/rotation';
 
 /** What the planner is asked, by kind. */
 export interface Questions {
+	draft: { input: { of: DraftInput; names: DraftNames }; output: DraftOutput };
 	group: { input: GroupInput; output: GroupOutput };
 	lineup: { input: LineupInput; output: LineupOutput };
 	rotate: { input: RotateInput; output: RotateOutput };

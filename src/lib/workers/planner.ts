@@ -1,4 +1,5 @@
 import { ok, runSearch, type Outcome, type Progress, type Search } from '$core/base';
+import { draftSearch } from '$core/draft';
 import { groupSearch, type GroupInput } from '$core/grouping';
 import { lineupSearch, rotate, type LineupInput, type RotateInput } from '$core/rotation';
 import type { Kind, PlannerApi, Question, Questions } from './planner.protocol';
@@ -14,6 +15,10 @@ const answered = <Output>(outcome: Outcome<Output>): Outcome<Search<Output>> =>
 	outcome.ok ? ok([{ best: outcome.value, done: true }].values()) : outcome;
 
 function searchFor({ kind, input }: Question<Kind>): Outcome<Search<unknown>> {
+	if (kind === 'draft') {
+		const { of, names } = input as Questions['draft']['input'];
+		return draftSearch(of, names);
+	}
 	if (kind === 'group') return groupSearch(input as GroupInput);
 	if (kind === 'lineup') return lineupSearch(input as LineupInput);
 	return answered(rotate(input as RotateInput));

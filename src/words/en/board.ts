@@ -46,6 +46,8 @@ export default messages({
 	keepingChanges: 'Keeping changes',
 	theServerDoesNotAnswer: 'The server does not answer.',
 	saved: 'saved',
+	draft: 'Draft',
+	draftSays: 'Draft the {practice} from what is due and who is here',
 	keys: 'Keys',
 	on: 'on',
 	singleLetters: 'Single letters',

@@ -41,7 +41,8 @@
 		lineup: () => import('$lib/components/lineup/LineupDialog.svelte'),
 		people: () => import('$lib/components/people/PeopleDialog.svelte'),
 		practice: () => import('./PracticeDialog.svelte'),
-		borrow: () => import('./BorrowDialog.svelte')
+		borrow: () => import('./BorrowDialog.svelte'),
+		draft: () => import('$lib/components/draft/DraftDialog.svelte')
 	};
 	/** Milliseconds after which they are fetched ahead: on the grass the server may be gone by then. */
 	const AHEAD_AFTER = 1500;
@@ -101,6 +102,10 @@
 {:else if view.dialog === 'borrow'}
 	{#await LOAD.borrow() then { default: BorrowDialog }}
 		<BorrowDialog team={evaluation.practice.teamId} {others} {onborrow} onclose={close} />
+	{/await}
+{:else if view.dialog === 'draft'}
+	{#await LOAD.draft() then { default: DraftDialog }}
+		<DraftDialog plan={evaluation} {onapply} onclose={close} />
 	{/await}
 {:else if view.dialog === 'keys'}
 	<KeysDialog bind:areOn={lettersAreOn} onclose={close} />

@@ -90,6 +90,12 @@
 	</dl>
 	<div class="actions">
 		<Button
+			kind={practice.periods.length === 0 ? 'primary' : 'ghost'}
+			size="small"
+			title={say(texts.draftSays)}
+			on:click={() => (view.dialog = 'draft')}>{say(texts.draft)}</Button
+		>
+		<Button
 			kind="ghost"
 			size="small"
 			disabled={!steps.undoWords}

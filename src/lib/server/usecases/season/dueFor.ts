@@ -1,3 +1,4 @@
+import { addDays } from '$core/conditions';
 import {
 	dueOn,
 	lastDayOf,
@@ -5,7 +6,8 @@ import {
 	saidOf,
 	standingOf,
 	unpackSums,
-	type DueSkill
+	type DueSkill,
+	type RungRun
 } from '$core/season';
 import type { Queryable } from '../../database';
 import { findPractice } from '../../repositories/practices';
@@ -15,11 +17,27 @@ import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { loadLadders } from './loadSeason';
 
+/** Days that are looked back for drills that want variety. */
+const LOOKED_BACK = 28;
+
+/** The drills of some runs on the days before one, each day once. */
+function recentOf(runs: readonly RungRun[], date: string): DueFor['recent'] {
+	const from = addDays(date, -LOOKED_BACK);
+	const days = new Map(
+		runs
+			.filter((run) => run.date >= from && run.date < date)
+			.map((run) => [`${run.date} ${run.drill}`, { drill: run.drill, date: run.date }])
+	);
+	return [...days.values()];
+}
+
 /** What is due in a practice, and on which rung each drill goes on. */
 export interface DueFor {
 	due: DueSkill[];
 	/** Rung by drill, for those that were run this season; null for the drill itself. */
 	rungs: Record<string, string | null>;
+	/** What the practices of the last weeks ran. */
+	recent: { drill: string; date: string }[];
 }
 
 /**
@@ -63,6 +81,7 @@ export async function loadDueFor(
 	});
 	return {
 		due: now.filter(({ score, push }) => score > 0 || push !== undefined),
-		rungs: Object.fromEntries(rungs)
+		rungs: Object.fromEntries(rungs),
+		recent: recentOf(ladders.runs, date)
 	};
 }
