@@ -54,6 +54,16 @@ const SHOTS: readonly Shot[] = [
 		}
 	},
 	{
+		file: 'draft',
+		path: '/saltmarsh/practices/2027-04-27',
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await page.getByRole('button', { name: 'Draft', exact: true }).click();
+			await page.locator('.drafts[aria-busy="false"] article').nth(2).waitFor();
+		}
+	},
+	{
 		file: 'season',
 		path: '/saltmarsh/season',
 		width: 1280,
@@ -87,13 +97,6 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'sport', path: '/skerryside/sport', width: 1280, height: 800 },
 	{ file: 'player', path: '/saltmarsh/squad/p15', width: 1280, height: 800 },
 	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
-	{
-		file: 'together',
-		path: '/saltmarsh/together',
-		width: 1280,
-		height: 800,
-		reach: (page) => page.getByText('Nadira Coldwell').first().hover()
-	},
 	{
 		file: 'ground',
 		path: '/saltmarsh/ground',
