@@ -135,9 +135,29 @@ test('what is kept stays as it is, and ladders go on where they stand', () => {
 	expect(squares?.climb[0].rung).toBe('one-touch');
 });
 
+test('another seed leans to other drills', () => {
+	const drillsOf = (seed: number) =>
+		blocksOf(drafted(usual('saltmarsh', { seed, alternatives: 1 }))[0]).map(
+			({ drill }) => drill?.id
+		);
+	const seen = [1, 2, 3, 4].map((seed) => JSON.stringify(drillsOf(seed)));
+	expect(new Set(seen).size).toBeGreaterThan(1);
+	expect(JSON.stringify(drillsOf(2))).toBe(seen[1]);
+});
+
 test('what cannot be drafted is named', () => {
 	const none = draft({ ...usual(), drills: [] }, NAMES);
 	expect(none.ok ? null : none.failure.code).toBe('infeasible');
+	const stranger = usual();
+	stranger.frame.expected[3] = 'nobody';
+	expect(draft(stranger, NAMES)).toMatchObject({
+		ok: false,
+		failure: { code: 'bad-input', path: ['frame', 'expected', 3] }
+	});
+	const brief = [{ drill: 'gone', minutes: 10 }];
+	expect(draft(usual('saltmarsh', { brief }), NAMES)).toMatchObject({
+		failure: { path: ['brief', 0, 'drill'] }
+	});
 	const few = usual('saltmarsh', { alternatives: 1 });
 	const two = { ...few, frame: { ...few.frame, expected: few.frame.expected.slice(0, 1) } };
 	const outcome = draft(two, NAMES);

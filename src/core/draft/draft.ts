@@ -1,24 +1,27 @@
 import { sum } from 'd3-array';
-import { fail, ok, sameValue, type Outcome, type Search } from '../base';
+import { randomLcg } from 'd3-random';
+import { badInput, fail, type Failure, ok, sameValue, type Outcome, type Search } from '../base';
 import { faultsIn } from '../checks';
+import type { Surroundings } from '../model/bundle';
 import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { blocksOf, plannedMinutes, toContext, type Plan } from '../practice';
 import { coverage } from '../season';
 import { slotBounds } from '../sizing';
 import { choicesFor, mostWorth, type Choice } from './choices';
-import {
-	FEWEST_STATIONS,
-	Maker,
-	MOVE_SECONDS,
-	type DraftNames,
-	type Made,
-	type Taste
-} from './make';
+import { Filling, type DraftNames, type Taste } from './filling';
+import { Maker, type Made } from './make';
+import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
 import { mended } from './mend';
 import { outlineOf, type OutlineAsked, type Pattern, type Place } from './outline';
 import { Workshop } from './workshop';
-import type { Alternative, DraftInput, DraftOutput, Reason } from './shapes';
+import {
+	MOST_SEED,
+	type Alternative,
+	type DraftInput,
+	type DraftOutput,
+	type Reason
+} from './shapes';
 
 /** The patterns that are tried; one that an alternative has is not tried for the next. */
 const PATTERNS: readonly Pattern[] = [
@@ -48,6 +51,8 @@ function roundMinutes(players: number, age: number): number {
 const DUE_WORTH = 2.5;
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
+/** By how much a seed leans to a drill or away from it. */
+const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */
 const AGAIN = 0.25;
 /** A practice has about a drill for so many minutes. */
@@ -136,20 +141,13 @@ class Drafting {
 		private readonly input: DraftInput,
 		private readonly names: DraftNames
 	) {
-		const {
-			frame: _frame,
-			arc: _arc,
-			due: _due,
-			brief: _brief,
-			keep: _keep,
-			scrimmage: _scrimmage,
-			unitTime: _unitTime,
-			recent: _recent,
-			ladders: _ladders,
-			alternatives: _alternatives,
-			seed: _seed,
-			...surroundings
-		} = input;
+		const { team, season, players, adults, ground, kit, drills, archived, before, limits } = input;
+		const surroundings: Surroundings = {
+			...{ team, season, players, adults, ground, kit, drills },
+			...(archived && { archived }),
+			...(before && { before }),
+			...(limits && { limits })
+		};
 		this.plan = { practice: practiceOf(input), context: toContext(surroundings) };
 		this.choices = choicesFor(this.plan, input);
 		this.workshop = new Workshop(this.plan);
@@ -164,17 +162,27 @@ class Drafting {
 
 	/** The tries for one more alternative beside those that there are. */
 	*tries(others: readonly Tried[], spent: ReadonlySet<Pattern>): Generator<Tried> {
-		const of = new Map<string, number>();
+		const of = this.leaning();
 		for (const { practice } of others)
 			for (const [id] of drillMinutes(practice))
 				if (!this.isDaily(id)) of.set(id, (of.get(id) ?? 1) * AGAIN);
 		const taste: Taste = { of, names: this.names };
 		const open = PATTERNS.filter((pattern) => this.isMeant(pattern) && !spent.has(pattern));
 		for (const pattern of others.length === 0 ? open : open.slice(0, TRIED_AGAIN)) {
-			const maker = new Maker(this.plan, this.input, this.choices, taste, this.workshop);
+			const maker = new Maker(
+				new Filling(this.plan, this.input, this.choices, taste, this.workshop)
+			);
 			const made = maker.make(outlineOf(this.asked(pattern)));
 			yield { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
 		}
+	}
+
+	/** How much each drill counts at first: another seed leans to others, by a little. */
+	private leaning(): Map<string, number> {
+		const { seed } = this.input;
+		if (seed === undefined) return new Map();
+		const random = randomLcg(seed / MOST_SEED);
+		return new Map(this.choices.map(({ drill }) => [drill.id, 1 + LEAN * (2 * random() - 1)]));
 	}
 
 	/** Whether a pattern has stations where they are wanted, and none where they are not. */
@@ -270,11 +278,30 @@ const DEFAULT_ALTERNATIVES = 3;
 /** How many of the best tries are mended for the first alternative; of the others the best. */
 const FINISHED = 2;
 
+/** What an input names that is not there, with its place; null where all of it is. */
+function stranger({ frame, players, adults, drills, brief = [] }: DraftInput): Failure | null {
+	const known = {
+		expected: new Set(players.map(({ id }) => id)),
+		adults: new Set(adults.map(({ id }) => id))
+	};
+	for (const key of ['expected', 'adults'] as const) {
+		const index = frame[key].findIndex((id) => !known[key].has(id));
+		if (index >= 0)
+			return badInput(['frame', key, index], 'expected the id of somebody of the team');
+	}
+	const index = brief.findIndex(({ drill }) => !drills.some(({ id }) => id === drill));
+	if (index >= 0)
+		return badInput(['brief', index, 'drill'], 'expected the id of a drill that is given');
+	return null;
+}
+
 /**
  * A search for drafts of a practice: reports after each try, and is over when all alternatives are made.
  * Fails as `bad-input` or as `infeasible` where no drill can run with those who come.
  */
 export function draftSearch(input: DraftInput, names: DraftNames): Outcome<Search<DraftOutput>> {
+	const fault = stranger(input);
+	if (fault) return fail(fault);
 	const drafting = new Drafting(input, names);
 	if (!drafting.canRun)
 		return fail({

@@ -1,4 +1,4 @@
 export { draftEdit } from './draftEdit';
 export { draft, draftSearch } from './draft';
-export type { DraftNames } from './make';
+export type { DraftNames } from './filling';
 export { DraftInput, DraftOutput, Frame, type Alternative, type Reason } from './shapes';

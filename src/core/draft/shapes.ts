@@ -17,6 +17,9 @@ import { MOST_PLAYERS } from '../model/squad';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 
+/** Seeds are under this. */
+export const MOST_SEED = 1_000_000;
+
 /** When, how long and with whom a practice is. */
 export const Frame = Type.Object(
 	{
@@ -127,7 +130,12 @@ export const DraftInput = Type.Object(
 		alternatives: Type.Optional(
 			says(Type.Integer({ minimum: 1, maximum: 5 }), 'How many are wanted; 3 where it is not said')
 		),
-		seed: Type.Optional(says(Type.Integer({ minimum: 0 }), 'Another seed may give other drafts'))
+		seed: Type.Optional(
+			says(
+				Type.Integer({ minimum: 0, maximum: MOST_SEED - 1 }),
+				'Another seed leans to other drills, by a little'
+			)
+		)
 	},
 	closed
 );

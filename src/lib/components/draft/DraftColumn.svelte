@@ -3,7 +3,9 @@
 	import { clockAt } from '$core/conditions';
 	import type { Alternative, DraftInput } from '$core/draft';
 	import { skillName } from '$core/model/skill';
+	import { describeFinding, faultsIn } from '$core/checks';
 	import type { Block, Period } from '$core/model/practice';
+	import { evaluate } from '$core/playing';
 	import { drillOf, type Plan } from '$core/practice';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/draft';
@@ -74,6 +76,14 @@
 			})
 		)
 	);
+	/** What is left to look at in it, in words. */
+	const left = $derived.by(() => {
+		if (draft.figures.stops + draft.figures.warnings === 0) return [];
+		const played = evaluate(draft.practice, plan.context);
+		return faultsIn(played)
+			.filter(({ severity }) => severity !== 'hint')
+			.map((fault) => describeFinding(fault, played, say));
+	});
 	const quality = $derived([
 		say(texts.warnings, { count: draft.figures.stops + draft.figures.warnings }),
 		...(draft.figures.openMinutes > 0
@@ -93,6 +103,7 @@
 			})}
 		</p>
 		<p>{quality.join(' · ')}</p>
+		{#each left as words (words)}<p class="left">{words}</p>{/each}
 	</header>
 	<Button size="small" aria-label={say(texts.useNumber, { number })} on:click={onuse}
 		>{say(texts.use)}</Button
@@ -164,6 +175,9 @@
 		line-height: 1.35;
 		padding: 0;
 		color: var(--ink-soft);
+	}
+	.left {
+		color: var(--wait-ink);
 	}
 	ol {
 		flex: 1;
