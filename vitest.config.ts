@@ -23,7 +23,8 @@ export default defineConfig({
 					include: ['src/{core,cli,doors,words}/**/*.test.ts'],
 					pool: 'threads',
 					isolate: false,
-					sequence: { groupOrder: 0 }
+					sequence: { groupOrder: 0 },
+					testTimeout: 90_000
 				}
 			},
 			{
@@ -38,7 +39,7 @@ export default defineConfig({
 					isolate: false,
 					maxWorkers: 2,
 					sequence: { groupOrder: 1 },
-					testTimeout: 30_000,
+					testTimeout: 90_000,
 					hookTimeout: 90_000
 				}
 			},
@@ -59,7 +60,7 @@ export default defineConfig({
 					isolate: false,
 					maxWorkers: 2,
 					sequence: { groupOrder: 2 },
-					testTimeout: 30_000,
+					testTimeout: 90_000,
 					hookTimeout: 90_000
 				}
 			}

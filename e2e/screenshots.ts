@@ -54,6 +54,16 @@ const SHOTS: readonly Shot[] = [
 		}
 	},
 	{
+		file: 'cards',
+		path: `${BOARD}/paper`,
+		width: 900,
+		height: 1100,
+		reach: async (page) => {
+			await page.locator('#hand-out').selectOption('stations');
+			await page.waitForTimeout(400);
+		}
+	},
+	{
 		file: 'draft',
 		path: '/saltmarsh/practices/2027-04-27',
 		width: 1280,
@@ -95,7 +105,6 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
 	{ file: 'sport', path: '/skerryside/sport', width: 1280, height: 800 },
-	{ file: 'player', path: '/saltmarsh/squad/p15', width: 1280, height: 800 },
 	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
 	{
 		file: 'ground',

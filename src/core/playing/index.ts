@@ -9,6 +9,15 @@ export {
 	type PlayerFigures
 } from './figures';
 export {
+	carryList,
+	waysOfAdults,
+	waysOfGroups,
+	type CarryList,
+	type GroupThere,
+	type Load,
+	type Way
+} from './handOut';
+export {
 	laidCopies,
 	layInto,
 	pointAlong,

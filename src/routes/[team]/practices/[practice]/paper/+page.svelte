@@ -6,6 +6,9 @@
 	import DrawingsSheet from '$lib/components/paper/DrawingsSheet.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/paper';
+	import HandOut from '$lib/components/paper/HandOut.svelte';
+	import type { Kind } from '$lib/components/paper/handOut';
+	import PaperChoice from '$lib/components/paper/PaperChoice.svelte';
 	import PlanSheet from '$lib/components/paper/PlanSheet.svelte';
 	import { dayWords } from '$lib/components/page/dates';
 	import type { PageData } from './$types';
@@ -14,6 +17,9 @@
 
 	const say = useWords();
 	let withDrawings = $state(false);
+	let kind: Kind = $state('plan');
+	let isLetter = $state(false);
+	let numbersOnly = $state(false);
 	const evaluation = $derived(evaluate(data.stored.practice, toContext(data.surroundings)));
 	const practice = $derived(data.stored.practice);
 </script>
@@ -24,21 +30,32 @@
 <BibShapes />
 <header>
 	<a href="/{practice.teamId}/practices/{practice.id}">{say(texts.backToTheBoard)}</a>
-	<Checkbox labelText={say(texts.withDrawingsOfTheDrills)} bind:checked={withDrawings} />
+	<PaperChoice bind:kind bind:isLetter bind:numbersOnly />
+	{#if kind === 'plan'}
+		<Checkbox labelText={say(texts.withDrawingsOfTheDrills)} bind:checked={withDrawings} />
+	{/if}
 	<Button size="small" on:click={() => window.print()}>{say(texts.printThisSheet)}</Button>
 </header>
 <main>
-	<PlanSheet {evaluation} week={data.week} />
-	{#if withDrawings}<DrawingsSheet {evaluation} />{/if}
+	{#if kind === 'plan'}
+		<PlanSheet {evaluation} week={data.week} />
+		{#if withDrawings}<DrawingsSheet {evaluation} />{/if}
+	{:else}
+		<HandOut {evaluation} {kind} {numbersOnly} {isLetter} />
+	{/if}
 </main>
 
 <style>
 	header {
 		display: flex;
-		gap: 24px;
-		align-items: center;
+		flex-wrap: wrap;
+		gap: 8px 24px;
+		align-items: end;
 		padding: 10px 16px;
 		border-bottom: 1px solid var(--ink);
+	}
+	header > :global(.bx--form-item) {
+		flex: 0 0 auto;
 	}
 	a {
 		color: var(--action);
