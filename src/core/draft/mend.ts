@@ -1,3 +1,4 @@
+import { sameValue } from '../base';
 import { fitToTime } from '../building';
 import { faultsIn, fixesFor, type Fault } from '../checks';
 import { evaluate, type Evaluation } from '../playing';
@@ -21,6 +22,10 @@ function twice({ practice }: Evaluation): number {
 const hasMoreTwice = (fixed: Evaluation, before: Evaluation): boolean =>
 	fixed.practice.periods.length === before.practice.periods.length && twice(fixed) > twice(before);
 
+/** Whether nobody was asked to come who does not: a draft makes do with those who are there. */
+const hasSamePeople = ({ practice: a }: Evaluation, { practice: b }: Evaluation): boolean =>
+	sameValue([a.expected, a.adults], [b.expected, b.adults]);
+
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
 
 /** A draft in which what can be fixed is fixed; periods of `kept` stay as they are. */
@@ -35,7 +40,7 @@ export function mended(draft: Evaluation, kept: ReadonlySet<string>): Evaluation
 		if (isKept(fault)) continue;
 		const fixed = fixesFor(now, fault)
 			.map((fix) => after(now, fix))
-			.find((each) => each && !hasMoreTwice(each, now));
+			.find((each) => each && hasSamePeople(each, now) && !hasMoreTwice(each, now));
 		now = fixed ?? withoutPeriod(now, fault) ?? now;
 	}
 	return now;
