@@ -3,11 +3,12 @@ import { rollup } from 'd3-array';
 import { addDays } from '$core/conditions';
 import { lastDayOf } from '$core/season';
 import { reading, todayOf, useDb } from '$lib/server/app';
-import { jsonField, textField } from '$lib/server/forms';
+import { textField } from '$lib/server/forms';
 import { requireTeam } from '$lib/server/pages';
+import { saveSeasonParts } from '$lib/server/seasonParts';
 import { listGrounds } from '$lib/server/repositories/places';
 import { listSeasons } from '$lib/server/repositories/teams';
-import { changeSeason, findSeason, stampOfParts } from '$lib/server/usecases/season/changeSeason';
+import { findSeason, stampOfParts } from '$lib/server/usecases/season/changeSeason';
 import { createSeason } from '$lib/server/usecases/season/createSeason';
 import { makePractices, slotsLeft } from '$lib/server/usecases/season/makePractices';
 import { submissionOf } from '$lib/server/usecases/submission';
@@ -50,16 +51,7 @@ export const load: PageServerLoad = ({ params, url }) =>
 	});
 
 export const actions: Actions = {
-	save: async ({ params, request }) => {
-		const form = await request.formData();
-		const changed = await changeSeason(await useDb(), {
-			teamId: params.team,
-			seasonId: textField(form, 'season'),
-			parts: jsonField(form, 'parts'),
-			...submissionOf(form)
-		});
-		return changed.ok ? { saved: true } : fail(400, { misfit: changed.failure });
-	},
+	save: saveSeasonParts,
 	make: async ({ params, request }) => {
 		const form = await request.formData();
 		const db = await useDb();

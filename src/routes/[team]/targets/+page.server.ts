@@ -1,12 +1,11 @@
-import { error, fail } from '@sveltejs/kit';
+import { error } from '@sveltejs/kit';
 import { trained } from '$core/model/skill';
-import { reading, todayOf, useDb } from '$lib/server/app';
-import { jsonField, textField } from '$lib/server/forms';
+import { reading, todayOf } from '$lib/server/app';
+import { saveSeasonParts } from '$lib/server/seasonParts';
 import { listSeasonPractices } from '$lib/server/repositories/season';
-import { changeSeason, stampOfParts } from '$lib/server/usecases/season/changeSeason';
+import { stampOfParts } from '$lib/server/usecases/season/changeSeason';
 import { seasonOf } from '$lib/server/usecases/season/loadSeason';
 import { kitOf } from '$lib/server/usecases/team/sports';
-import { submissionOf } from '$lib/server/usecases/submission';
 import { say } from '$lib/server/say';
 import type { Actions, PageServerLoad } from './$types';
 import texts from '$texts/refusals';
@@ -48,14 +47,5 @@ export const load: PageServerLoad = ({ params, url }) =>
 	});
 
 export const actions: Actions = {
-	default: async ({ params, request }) => {
-		const form = await request.formData();
-		const changed = await changeSeason(await useDb(), {
-			teamId: params.team,
-			seasonId: textField(form, 'season'),
-			parts: jsonField(form, 'parts'),
-			...submissionOf(form)
-		});
-		return changed.ok ? { saved: true } : fail(400, { misfit: changed.failure });
-	}
+	default: saveSeasonParts
 };
