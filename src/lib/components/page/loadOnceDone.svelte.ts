@@ -20,9 +20,14 @@ async function countLeft(team: string): Promise<number | null> {
 export function loadOnceDone(team: () => string, isPending: () => boolean): void {
 	$effect(() => {
 		if (!isPending()) return;
+		let isAsking = false;
 		const timer = setInterval(async () => {
-			if ((await countLeft(team())) !== 0 || navigating.to) return;
-			await invalidateAll().catch(() => undefined);
+			// On a slow line one question at a time is enough.
+			if (isAsking) return;
+			isAsking = true;
+			const left = await countLeft(team());
+			if (left === 0 && !navigating.to) await invalidateAll().catch(() => undefined);
+			isAsking = false;
 		}, EVERY_MILLISECONDS);
 		return () => clearInterval(timer);
 	});
