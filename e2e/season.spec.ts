@@ -239,8 +239,13 @@ test('the board makes what is due with Enter, and starts late in one step', asyn
 
 	await page.getByRole('button', { name: '18:30 to 20:00, Estuary Ground' }).click();
 	await page.getByRole('button', { name: 'Start late, keep the end' }).click();
-	await expect(page.getByRole('dialog')).toContainText('Unit time: 16 → 12 min');
-	await page.getByRole('button', { name: 'Start at 18:45' }).click();
+	await page.getByLabel('Minutes that it starts late').fill('15');
+	const changes = page.getByRole('region', { name: 'What changes' });
+	await expect(changes).toContainText('Starts at 18:45, 75 minutes are left.');
+	await expect(changes.getByRole('listitem').filter({ hasText: 'Unit time' })).toContainText(
+		'16 → 12 min'
+	);
+	await page.getByRole('button', { name: 'Arrange for 22 players and 5 adults' }).click();
 	await expect(page.getByRole('button', { name: '18:45 to 20:00, Estuary Ground' })).toBeVisible();
 	expect(await figure(page, 'minutes planned')).toBe('75 of 75');
 	await saved(page);

@@ -3,9 +3,11 @@ import { mean, sum } from 'd3-array';
 import solver from 'javascript-lp-solver';
 import { draft, type DraftInput } from '../../src/core/draft';
 import type { Practice } from '../../src/core/model/practice';
-import { onRung } from '../../src/core/playing';
+import { evaluate, onRung } from '../../src/core/playing';
+import { toContext } from '../../src/core/practice';
+import { coverage } from '../../src/core/season';
 import { standingIn } from '../../src/core/shelf';
-import { demoSurroundings } from '../../tests/support/demo';
+import { demoPractices, demoSurroundings, demoTeams } from '../../tests/support/demo';
 import { randomDraft } from '../../tests/support/drafts';
 import { judge, median, slowness, verdict } from './report';
 
@@ -120,6 +122,40 @@ const apart = mean(unlike) ?? 0;
 console.log(
 	`  drill minutes that differ, mean ${(apart * 100).toFixed(0)}%, ${verdict(apart >= 0.5)}`
 );
+
+/** What a practice that somebody made by hand asks of a draft: its day, its people, and what it covers. */
+function asked(practice: Practice, team: string): DraftInput {
+	const around = demoSurroundings(team);
+	const { skills } = coverage(evaluate(practice, toContext(around)));
+	const { date, start, minutes, expected, adults, late, groundId, arc = 'build-up' } = practice;
+	return {
+		...around,
+		frame: {
+			...{ date, start, minutes, expected, adults },
+			...(late && { late }),
+			...(groundId !== undefined && { groundId })
+		},
+		arc,
+		due: skills
+			.filter((each) => each.minutes >= 1)
+			.map((each) => ({ skill: each.skill, weight: 1, minutes: Math.round(each.minutes) }))
+	};
+}
+
+for (const team of demoTeams()) {
+	const made = demoPractices(team).flatMap((practice) => {
+		const input = asked(practice, team);
+		const drafted = draft(input, NAMES);
+		if (!drafted.ok) return [];
+		const byHand = evaluate(practice, toContext(demoSurroundings(team))).figures.busyShare;
+		return [{ byHand, drafted: drafted.value.alternatives[0].figures.busyShare }];
+	});
+	const [byHand, drafted] = [mean(made, (each) => each.byHand), mean(made, (each) => each.drafted)];
+	const percent = (share = 0) => `${(share * 100).toFixed(0)}%`;
+	console.log(
+		`time busy of ${made.length} practices of ${team}: drafted ${percent(drafted)}, by hand ${percent(byHand)}, ${verdict((drafted ?? 0) >= (byHand ?? 0))}`
+	);
+}
 
 /** A draft of a whole team on a usual day. */
 function whole(team: string, minutes: number, unitTime: boolean): DraftInput {

@@ -127,6 +127,10 @@ export const faulty: Record<FindingCode, () => Practice> = {
 			zoneIds: ['sold'],
 			copies: { 'turn-c': 'sold' }
 		}),
+	'not-here': () => {
+		const practice = sound();
+		return { ...practice, expected: practice.expected.slice(6) };
+	},
 	'group-size': () =>
 		withBlock('sq', (block) => ({
 			...block,

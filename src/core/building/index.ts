@@ -7,12 +7,12 @@ export {
 	withNextStep,
 	type ClimbKind
 } from './climbs';
-export { splitIntoCopies } from './copies';
+export { groupsOf, splitIntoCopies } from './copies';
 export { copyPeriod } from './copyPeriod';
 export { givenByPlayers, givenOrNot, givenWith, ladderNumbers, linesOf, type Given } from './given';
 export { blockAfter, laneForUnit, unitBeside } from './lanes';
 export { drillsForSkill, type SkillChoice } from './forSkill';
-export { newLane, periodFromDrill, plainPeriod, type DrillAsked } from './newPeriod';
+export { anotherInside, newLane, periodFromDrill, plainPeriod, type DrillAsked } from './newPeriod';
 export { halvedGroups, movingGroups, regroup, reround, stationsOf, withGroups } from './regroup';
 export { fitted, fitToTime, resizePeriods, setMinutes } from './resize';
 export { startLate, type LateStart } from './startLate';

@@ -2,7 +2,7 @@ import type { Drill } from '../model/drill';
 import type { Block, Group, Lane, Period, PeriodKind } from '../model/practice';
 import type { Zone } from '../model/team';
 import { keptOutOfDrill, onRung, roomFor } from '../playing';
-import { idMaker, idsIn, type Plan } from '../practice';
+import { arranging, drillOf, type EditOf, idMaker, idsIn, type Plan } from '../practice';
 import { copiesFor, zoneIdsOf } from './copies';
 import { chosenSize, groupAbout, NEW_STOP_SHARE, sizeHere } from './sizeHere';
 
@@ -127,6 +127,32 @@ export function periodFromDrill(
 	});
 	if (!made) return null;
 	return { ...period, ...(made.groups.length > 0 && { groups: made.groups }), lanes: [made.lane] };
+}
+
+/**
+ * Another drill in the place of the only one of a period, in copies that suit whoever comes. Null where no zone
+ * could hold one.
+ */
+export function anotherInside(plan: Plan, period: Period, drill: Drill): EditOf<'all'> | null {
+	const { practice, context } = plan;
+	const others = practice.periods.filter((other) => other !== period);
+	const made = periodFromDrill(
+		{ practice: { ...practice, periods: others }, context },
+		{ drill, id: period.id, minutes: period.minutes }
+	);
+	if (!made) return null;
+	const { lanes, groups = null } = made;
+	const inside = arranging(period, { lanes, groups, slots: null, moveSeconds: null });
+	const was = drillOf(context, period.lanes[0]?.blocks[0]?.drill);
+	const isNamedSo = was?.name === period.name;
+	const { name } = drill;
+	return {
+		type: 'all',
+		edits: [
+			inside,
+			...(isNamedSo ? [{ type: 'set-period', period: period.id, set: { name } } as const] : [])
+		]
+	};
 }
 
 /** A new period without a drill: water, a talk, the close. */

@@ -65,12 +65,26 @@ function mostMinutes({ kind, ideal, max }: Period, { talkMinutes }: FitLimits): 
 
 type FitLimits = Pick<Limits, 'talkMinutes'>;
 
-/** Minutes of the periods when the practice is fitted; locked ones keep theirs. Fails as `fit` does. */
-export function fitted(practice: Practice, limits: FitLimits): Outcome<FitOutput> {
+/** Which periods keep their minutes and stay, whatever else must go. */
+type Keeps = (period: Period) => boolean;
+
+const KEEPS_NONE: Keeps = () => false;
+
+/**
+ * Minutes of the periods when the practice is fitted; locked ones keep theirs, and those that it `keeps` are
+ * not dropped either. Fails as `fit` does.
+ */
+export function fitted(
+	practice: Practice,
+	limits: FitLimits,
+	keeps: Keeps = KEEPS_NONE
+): Outcome<FitOutput> {
 	return fit({
 		minutes: practice.minutes,
 		periods: practice.periods.map((period) => {
 			const { id, min, ideal, minutes, rank, locked } = period;
+			if (keeps(period))
+				return { id, min: minutes, ideal: minutes, max: minutes, rank: 'must', fixed: true };
 			return locked
 				? { id, min: minutes, ideal: minutes, max: minutes, rank, fixed: true }
 				: { id, min, ideal, max: mostMinutes(period, limits), rank };
@@ -79,8 +93,12 @@ export function fitted(practice: Practice, limits: FitLimits): Outcome<FitOutput
 }
 
 /** The edit that fits a practice to its minutes: what shrinks, stretches or drops. Fails as `fit` does. */
-export function fitToTime(practice: Practice, limits: FitLimits): Outcome<EditOf<'all'>> {
-	const outcome = fitted(practice, limits);
+export function fitToTime(
+	practice: Practice,
+	limits: FitLimits,
+	keeps: Keeps = KEEPS_NONE
+): Outcome<EditOf<'all'>> {
+	const outcome = fitted(practice, limits, keeps);
 	if (!outcome.ok) return fail(outcome.failure);
 	const { minutes, dropped } = outcome.value;
 	const removals = dropped.map((period): RemovePeriod => ({ type: 'remove-period', period }));

@@ -1,7 +1,7 @@
 import { fail, ok, type Outcome } from '../base';
 import { clockAt } from '../conditions';
 import type { FitOutput } from '../clock';
-import type { Practice } from '../model/practice';
+import type { Period, Practice } from '../model/practice';
 import type { Limits } from '../model/limits';
 import type { EditOf } from '../practice';
 import { fitted, fitToTime } from './resize';
@@ -14,18 +14,23 @@ export interface LateStart {
 	fit: FitOutput;
 }
 
-/** Starts a practice so many minutes late and keeps its end: periods shrink and drop by rank. Fails as `fit` does. */
+/**
+ * Starts a practice so many minutes late and keeps its end: periods shrink and drop by rank, water only where
+ * somebody has said yes to that. Fails as `fit` does.
+ */
 export function startLate(
 	practice: Practice,
 	late: number,
-	limits: Pick<Limits, 'talkMinutes'>
+	limits: Pick<Limits, 'talkMinutes'>,
+	{ cutsWater = false }: { cutsWater?: boolean } = {}
 ): Outcome<LateStart> {
 	const start = clockAt(practice.start, late * 60);
 	const minutes = practice.minutes - late;
 	const shorter = { ...practice, start, minutes };
-	const fit = fitted(shorter, limits);
+	const keeps = ({ kind }: Period) => kind === 'water' && !cutsWater;
+	const fit = fitted(shorter, limits, keeps);
 	if (!fit.ok) return fail(fit.failure);
-	const edit = fitToTime(shorter, limits);
+	const edit = fitToTime(shorter, limits, keeps);
 	if (!edit.ok) return fail(edit.failure);
 	return ok({
 		...{ start, minutes, fit: fit.value },

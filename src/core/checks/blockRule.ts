@@ -5,7 +5,7 @@ import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
 import { onceFor } from './onceFor';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
-import { withDrill } from '../building';
+import { anotherInside, withDrill } from '../building';
 import { recopy, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
@@ -59,9 +59,11 @@ const isForAges = ({ ages }: Drill, team: { from: number; to: number }) =>
 /** How many drills are tried before the block itself is taken out. */
 const DRILLS_TRIED = 6;
 
-/** Drills of the shelf that the block's groups can run instead and that train some of the same: new ones first. */
-function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
-	const sizes = runs.map(({ run }) => run.players.length);
+/** How many drills of the same family are tried in copies of their own. */
+const FAMILY_TRIED = 3;
+
+/** Drills of the shelf that train some of the same as a block's and suit it: new ones first. */
+function drillsLike({ drill, evaluation }: PlayedBlock): Drill[] {
 	const areas = new Set(drill.skills.map(({ skill }) => areaOf(skill)));
 	const used = new Set(evaluation.runs.map(({ run }) => run.drill?.id));
 	const shared = (other: Drill) =>
@@ -75,11 +77,31 @@ function otherDrills({ drill, runs, evaluation }: PlayedBlock): Drill[] {
 				isOfKind(other, drill.family === 'warm-up') &&
 				isForAges(other, team.ages) &&
 				(shared(other) > 0 || areas.size === 0) &&
-				(!other.restByDesign || drill.restByDesign === true) &&
-				sizes.every((size) => size >= other.group.min && size <= other.group.max)
+				(!other.restByDesign || drill.restByDesign === true)
 		)
-		.sort((a, b) => rank(b) - rank(a))
-		.slice(0, DRILLS_TRIED);
+		.sort((a, b) => rank(b) - rank(a));
+}
+
+/** Those of some drills that the groups of a block can run as they are. */
+function inSameCopies({ runs }: PlayedBlock, drills: readonly Drill[]): Drill[] {
+	const sizes = runs.map(({ run }) => run.players.length);
+	return drills.filter(({ group }) =>
+		sizes.every((size) => size >= group.min && size <= group.max)
+	);
+}
+
+/** Other drills of the same family in copies of their own, where the block is all that its period runs. */
+function* inOtherCopies(
+	{ runs, drill, evaluation }: PlayedBlock,
+	drills: readonly Drill[]
+): Generator<Edit> {
+	const { period } = runs[0].run;
+	if (period.lanes.length > 1 || period.lanes[0].blocks.length > 1) return;
+	const sameFamily = drills.filter(({ family }) => family === drill.family);
+	for (const other of sameFamily.slice(0, FAMILY_TRIED)) {
+		const edit = anotherInside(evaluation, period, other);
+		if (edit) yield edit;
+	}
 }
 
 /** Other copies, then another drill; what would stop the practice is taken out last of all. A hint is left at that. */
@@ -90,7 +112,10 @@ function* otherwise({ accepts, severity }: BlockRule, played: PlayedBlock): Gene
 	const copies =
 		accepts && recopy(evaluation, { period, lane, block }, (option) => accepts(option, evaluation));
 	if (copies) yield copies;
-	for (const drill of otherDrills(played)) yield withDrill(block, drill);
+	const drills = drillsLike(played);
+	for (const drill of inSameCopies(played, drills).slice(0, DRILLS_TRIED))
+		yield withDrill(block, drill);
+	if (severity === 'stop') yield* inOtherCopies(played, drills);
 	if (severity === 'stop') yield withoutBlock(period, block);
 }
 

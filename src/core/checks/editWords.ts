@@ -111,6 +111,8 @@ function allWords(edits: Edits, told: Telling): string {
 	const resized = edits.find((edit) => edit.type === 'set-minutes');
 	const isByHand = edits.some(({ type }) => type === 'set-period');
 	if (edits.some(({ type }) => type === 'add-period')) return addedWords(edits, told);
+	const people = edits.find((edit) => edit.type === 'set-practice' && edit.set.expected);
+	if (people) return say(texts.arrangeForHere);
 	const [first] = Object.keys(resized?.periods ?? {});
 	if (first && removed.length === 1 && isByHand)
 		return say(texts.mergeIntoBefore, { name: names.period(removed[0]) });

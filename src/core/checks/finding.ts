@@ -46,6 +46,11 @@ export const VALUES = {
 		needed: says(Count, 'Players that are needed'),
 		reason: says(Type.String(), 'Why, in words')
 	}),
+	'not-here': shapeOf({
+		players: says(Count, 'Players who are placed and do not come'),
+		adults: says(Count, 'Adults who are placed and do not come'),
+		places: says(Count, 'Places that do not run without them')
+	}),
 	'block-empty': shapeOf({ name: says(Label, 'Name of the period') }),
 	'player-unplaced': shapeOf({}),
 	'over-time': shapeOf({
@@ -263,6 +268,11 @@ export interface Rule<Code extends FindingCode = FindingCode> {
 	proposeForAll?(evaluation: Evaluation, troubles: readonly Trouble<Code>[]): Iterable<Edit>;
 	/** Troubles of one cause are told as one: what they have in common. Each is its own where it is not said. */
 	cause?(trouble: Trouble<Code>, all: readonly Trouble<Code>[]): string;
+	/**
+	 * Whether its fix may hurt in other places, though never stop the practice: fewer people make less of it,
+	 * whatever is done.
+	 */
+	mayHurt?: boolean;
 	/** How bad a trouble is, to be compared with itself after an edit: more is worse. */
 	weigh?(trouble: Trouble<Code>): number;
 }

@@ -37,23 +37,28 @@ const weights = onceFor(
 
 /**
  * The practice after an edit that mends some trouble and harms nothing: no new or worse trouble of its
- * severity, no new stop or warning, and nobody works harder or in more contact. Null for any other edit.
+ * severity, no new stop or warning, and nobody works harder or in more contact; for an edit that may hurt, no
+ * new or worse stop. Null for any other edit.
  * Each fix leaves less of its severity and no more of what is worse, and so no row of fixes leads back
  * to where it began.
  */
-function afterGoodEdit(before: Evaluation, edit: Edit, trouble: Trouble): Evaluation | null {
+function afterGoodEdit(
+	before: Evaluation,
+	edit: Edit,
+	{ trouble, mayHurt }: { trouble: Trouble; mayHurt: boolean }
+): Evaluation | null {
 	const applied = applyEdit(before.practice, edit);
 	if (!applied.ok) return null;
 	const after = evaluate(applied.value.practice, before.context, before);
 	const [old, now] = [weights(before), weights(after)];
 	if (now.has(keyOf(trouble))) return null;
-	const least = Math.max(RANK.warn, RANK[trouble.severity]);
+	const least = mayHurt ? RANK.stop : Math.max(RANK.warn, RANK[trouble.severity]);
 	for (const [key, { severity, weight }] of now) {
 		if (RANK[severity] > least) continue;
 		const known = old.get(key);
 		if (!known || weight > known.weight + 1e-9) return null;
 	}
-	return harderBlock(after, before) ? null : after;
+	return !mayHurt && harderBlock(after, before) ? null : after;
 }
 
 const stepsOf = (edit: Edit) => (edit.type === 'all' ? edit.edits : [edit]);
@@ -96,11 +101,15 @@ interface Tried {
 }
 
 /** The good ones of some proposals, as they are or within the time. */
-function* goodOnes(before: Evaluation, trouble: Trouble, proposals: Iterable<Edit>) {
+function* goodOnes(
+	before: Evaluation,
+	{ trouble, mayHurt = false }: { trouble: Trouble; mayHurt?: boolean },
+	proposals: Iterable<Edit>
+) {
 	let tried = 0;
 	for (const proposal of proposals) {
 		for (const edit of inTime(before, proposal)) {
-			const after = afterGoodEdit(before, edit, trouble);
+			const after = afterGoodEdit(before, edit, { trouble, mayHurt });
 			if (!after) continue;
 			yield { edit, after } satisfies Tried;
 			break;
@@ -113,12 +122,13 @@ function* goodOnes(before: Evaluation, trouble: Trouble, proposals: Iterable<Edi
 /** The best fixes of one trouble, no more than are shown. */
 function bestFor(before: Evaluation, trouble: Trouble, rule: Rule, proposals: Iterable<Edit>) {
 	const best: Tried[] = [];
-	for (const good of goodOnes(before, trouble, proposals)) {
+	const { mayHurt } = rule;
+	for (const good of goodOnes(before, { trouble, mayHurt }, proposals)) {
 		best.push(good);
 		if (best.length === FIXES_SHOWN) return best;
 	}
 	if (best.length > 0 || !rule.otherwise) return best;
-	for (const good of goodOnes(before, trouble, rule.otherwise(before, trouble))) return [good];
+	for (const good of goodOnes(before, { trouble }, rule.otherwise(before, trouble))) return [good];
 	return best;
 }
 
@@ -149,5 +159,8 @@ export function fixesFor(evaluation: Evaluation, fault: Fault): Edit[] {
 			({ edit }) => edit
 		);
 	const proposals = rule.proposeForAll?.(evaluation, parts) ?? inTurn(evaluation, fault);
-	return [...goodOnes(evaluation, first, proposals)].slice(0, FIXES_SHOWN).map(({ edit }) => edit);
+	const { mayHurt } = rule;
+	return [...goodOnes(evaluation, { trouble: first, mayHurt }, proposals)]
+		.slice(0, FIXES_SHOWN)
+		.map(({ edit }) => edit);
 }

@@ -91,6 +91,7 @@ const SENTENCES: Sentences = {
 	'group-size': ({ players, min, max }, { say, name }) =>
 		say(texts.groupSize, { name, min, max, has: players }),
 	'too-few-players': ({ reason }, { say, name }) => say(texts.tooFewPlayers, { name, reason }),
+	'not-here': (values, { say }) => say(texts.notHere, values),
 	'block-empty': (values, { say, name, at }) =>
 		at.block ? say(texts.blockEmpty, { name }) : say(texts.periodEmpty, { name: values.name }),
 	'player-unplaced': (_values, { say, players, periods }) =>

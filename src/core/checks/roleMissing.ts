@@ -1,9 +1,7 @@
 import type { Player } from '../model/team';
 import type { Edit } from '../practice';
+import { playsRole } from '../settling';
 import { overBlocks, type PlayedBlock } from './blockRule';
-
-const plays = (player: Player | undefined, role: string) =>
-	player?.unit === role || player?.positions?.includes(role) === true;
 
 type Need = NonNullable<PlayedBlock['drill']['needsRole']>[number];
 
@@ -22,11 +20,11 @@ function exchanged(
 	byId: ReadonlyMap<string, Player>
 ): Edit[] {
 	const { block } = runs[0].run;
-	const having = (ids: readonly string[]) => ids.filter((id) => plays(byId.get(id), role));
+	const having = (ids: readonly string[]) => ids.filter((id) => playsRole(byId.get(id), role));
 	const short = block.copies.find((copy) => having(copy.players).length < needed);
 	const rich = block.copies.find((copy) => having(copy.players).length > needed);
 	const give = rich && having(rich.players)[0];
-	const take = short?.players.find((id) => !plays(byId.get(id), role));
+	const take = short?.players.find((id) => !playsRole(byId.get(id), role));
 	if (!give || !take) return [];
 	const copies = block.copies.map((copy) => {
 		const swap = (from: string, to: string) => ({
@@ -47,7 +45,7 @@ export const roleMissing = overBlocks({
 		const { playerById } = evaluation.context;
 		for (const { run, drill, fromSecond } of steps)
 			for (const { role, count } of drill.needsRole ?? []) {
-				const has = run.players.filter((id) => plays(playerById.get(id), role)).length;
+				const has = run.players.filter((id) => playsRole(playerById.get(id), role)).length;
 				if (run.players.length === 0 || has >= count) continue;
 				return { values: { role, count, has }, fromSecond };
 			}

@@ -17,6 +17,7 @@ import { loadDay, loadWeek } from './loads';
 import { likePartners } from './likePartners';
 import { moveShort } from './moveShort';
 import { noWarmUp } from './noWarmUp';
+import { asOne, broughtAbout, notHere } from './notHere';
 import { overTime } from './overTime';
 import { playerTwice } from './playerTwice';
 import { playerUnplaced } from './playerUnplaced';
@@ -92,6 +93,9 @@ export interface Found {
 }
 
 /** Everything that is wrong in a played practice, rule by rule, each place by itself. */
-export const troublesIn = onceFor((evaluation: Evaluation): readonly Found[] =>
-	RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }))
-);
+export const troublesIn = onceFor((evaluation: Evaluation): readonly Found[] => {
+	const found: Found[] = RULES.map((rule) => ({ rule, troubles: rule.find(evaluation) }));
+	const all = found.flatMap(({ troubles }) => troubles);
+	const one = asOne(evaluation, broughtAbout(evaluation, all));
+	return one ? [{ rule: notHere, troubles: [one] }, ...found] : found;
+});

@@ -6,12 +6,10 @@ import type { GamePlan, Period, Practice } from '../model/practice';
 import type { Zone } from '../model/team';
 import { evaluate, gapBetween, suitableZones, type Rectangle } from '../playing';
 import { applyEdit, findBlock, type Plan } from '../practice';
-import { fewerPlaces, lineup } from '../rotation';
+import { gamePlan, type Game } from '../settling';
 
 /** What is wrong with a practice as a whole: no single period is to blame for it. */
 const OF_ALL = new Set(['no-warm-up', 'over-time', 'under-time']);
-
-const SHIFT_MINUTES = 5;
 
 /** How many stops of one period are worked on. */
 const MOST_FIXES = 3;
@@ -83,26 +81,10 @@ export class Workshop {
 	}
 
 	/** Who plays where in a game, a shift about every five minutes; null where nobody can say. */
-	gamePlan(
-		key: string,
-		{ drill, players, minutes }: { drill: Drill; players: readonly string[]; minutes: number }
-	): GamePlan | null {
+	gamePlan(key: string, game: Game): GamePlan | null {
 		const known = this.plans.get(key);
 		if (known !== undefined) return known;
-		const { team, playerById } = this.plan.context;
-		const side = max(drill.spots, ({ role, count }) => (role === 'worker' ? count : 0)) ?? 0;
-		const positions = fewerPlaces(team.positions ?? [], side);
-		const outcome = lineup({
-			players: players.map((id) => ({
-				id,
-				positions: playerById.get(id)?.positions ?? [...new Set(positions)]
-			})),
-			positions,
-			teams: players.length >= 2 * positions.length ? 2 : 1,
-			shifts: Math.max(1, Math.round(minutes / SHIFT_MINUTES)),
-			fillers: 0
-		});
-		const made = outcome.ok ? { positions, shifts: outcome.value.shifts } : null;
+		const made = gamePlan(this.plan.context, game);
 		this.plans.set(key, made);
 		return made;
 	}

@@ -18,6 +18,7 @@ export default messages({
 	placeIn: 'Place {people} in {name}',
 	newGroups: 'Make new {groups} for {name}',
 	arrange: 'Arrange {name}',
+	arrangeForHere: 'Arrange for who is here',
 	mergeIntoBefore: 'Merge {name} into the one before',
 	andMore: '{said}, and {more} more',
 	withinTheTime: '{said}, within the time',

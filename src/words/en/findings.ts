@@ -16,6 +16,9 @@ export default messages({
 		'{where} {many, plural, one {stands in {aZone}} other {stand in {zones}}} that this {ground} does not have.',
 	groupSize: '{name} takes {min} to {max} {players}; {aGroup} has {has}.',
 	tooFewPlayers: '{name} cannot run: {reason}.',
+	arrangeForHere: 'Arrange for who is here',
+	notHere:
+		'{players, plural, =0 {} one {# {player}} other {# {players}}}{players, plural, =0 {} other {{adults, plural, =0 {} other { and }}}}{adults, plural, =0 {} one {# {adult}} other {# {adults}}} who have a place here do not come: {places, plural, one {# part does} other {# parts do}} not run without them.',
 	blockEmpty: '{name} has nobody or no {drill}.',
 	periodEmpty: '{name} has no {drill} yet.',
 	playerUnplaced: '{people} {many, plural, one {has} other {have}} no place in {where}.',

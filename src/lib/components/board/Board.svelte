@@ -275,6 +275,7 @@
 				fixes={fixes.found}
 				evaluation={editor.evaluation}
 				onfix={apply}
+				onarrange={() => (view.dialog = 'people')}
 				onselect={({ at }) => {
 					if (at.period) view.select(at.period, at.block ?? null);
 					if (at.fromSecond !== undefined)

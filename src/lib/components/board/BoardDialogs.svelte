@@ -97,7 +97,14 @@
 	{/await}
 {:else if view.dialog === 'practice'}
 	{#await LOAD.practice() then { default: PracticeDialog }}
-		<PracticeDialog plan={evaluation} {others} {grounds} {onapply} onclose={close} />
+		<PracticeDialog
+			plan={evaluation}
+			{others}
+			{grounds}
+			{onapply}
+			onlate={() => (view.dialog = 'people')}
+			onclose={close}
+		/>
 	{/await}
 {:else if view.dialog === 'borrow'}
 	{#await LOAD.borrow() then { default: BorrowDialog }}

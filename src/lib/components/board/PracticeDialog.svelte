@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { Modal, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { startLate } from '$core/building';
 	import { isDay } from '$core/model/day';
 	import type { Edit, Plan } from '$core/practice';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -14,6 +13,7 @@
 		others,
 		grounds,
 		onapply,
+		onlate,
 		onclose
 	}: {
 		plan: Plan;
@@ -22,6 +22,8 @@
 		/** The team's grounds, the usual one first. */
 		grounds: readonly { id: string; name: string }[];
 		onapply: (edit: Edit) => void;
+		/** It starts late: that is asked with who is here. */
+		onlate: () => void;
 		onclose: () => void;
 	} = $props();
 
@@ -36,25 +38,6 @@
 	const isGood = $derived(isDay(date) && start !== '' && isMinutes && place.trim() !== '');
 	const isTaken = $derived(date !== before.date && others.some((other) => other.date === date));
 
-	/** Minutes that it starts late; null while that is not what is changed. */
-	let late: number | null = $state(null);
-	let isLate = $state(false);
-	const lateStart = $derived.by(() => {
-		if (!isLate || late === null || !Number.isInteger(late) || late < 1) return null;
-		if (late >= before.minutes) return null;
-		return startLate(before, late, plan.context.limits);
-	});
-	const changes = $derived.by(() => {
-		if (!lateStart?.ok) return [];
-		const { minutes: after, dropped } = lateStart.value.fit;
-		return before.periods.flatMap(({ id, name, minutes: was }) => {
-			if (dropped.includes(id)) return [say(texts.periodDrops, { name, before: was })];
-			return after[id] === was
-				? []
-				: [say(texts.periodKeeps, { name, before: was, after: after[id] })];
-		});
-	});
-
 	/** Another ground is another place, unless a coach has named one of their own. */
 	function takePlace() {
 		const isNamed = !grounds.some(({ name }) => name === place);
@@ -62,11 +45,6 @@
 	}
 
 	function save() {
-		if (isLate) {
-			if (!lateStart?.ok) return;
-			onapply(lateStart.value.edit);
-			return onclose();
-		}
 		if (!isGood || minutes === null) return;
 		const now = { date, start, minutes, place: place.trim() };
 		const other = ground === (before.groundId ?? grounds[0]?.id) ? {} : { groundId: ground };
@@ -82,98 +60,63 @@
 <Modal
 	open
 	size="sm"
-	modalHeading={say(isLate ? texts.startLate : texts.whenAndWhere)}
-	primaryButtonText={isLate && lateStart?.ok
-		? say(texts.startThen, { start: lateStart.value.start })
-		: say(texts.save)}
-	primaryButtonDisabled={isLate ? !lateStart?.ok : !isGood}
+	modalHeading={say(texts.whenAndWhere)}
+	primaryButtonText={say(texts.save)}
+	primaryButtonDisabled={!isGood}
 	secondaryButtonText={say(texts.cancel)}
 	selectorPrimaryFocus="#practice-date"
 	on:click:button--secondary={onclose}
 	on:close={onclose}
 	on:submit={save}
 >
-	{#if isLate}
+	<div class="fields">
+		<TextInput
+			id="practice-date"
+			type="date"
+			labelText={say(texts.date)}
+			bind:value={date}
+			invalid={!isDay(date)}
+			invalidText={say(texts.noDayOfTheCalendar)}
+		/>
+		<TextInput
+			id="practice-start"
+			type="time"
+			labelText={say(texts.starts)}
+			bind:value={start}
+			invalid={start === ''}
+			invalidText={say(texts.noTimeOfDay)}
+		/>
 		<NumberInput
-			id="practice-late"
-			labelText={say(texts.minutesLate)}
+			id="practice-minutes"
+			labelText={say(texts.minutes)}
 			min={1}
-			max={before.minutes - 1}
+			max={600}
 			allowEmpty
-			bind:value={late}
+			bind:value={minutes}
 			invalidText={say(texts.minutesRange)}
 		/>
-		{#if lateStart?.ok}
-			<p class="says">
-				{say(texts.lateFrom, {
-					start: lateStart.value.start,
-					minutes: lateStart.value.minutes
-				})}
-				{say(changes.length > 0 ? texts.startLateSays : texts.nothingShrinks)}
-			</p>
-			<ul>
-				{#each changes as change (change)}<li>{change}</li>{/each}
-			</ul>
-		{:else if lateStart}
-			<p role="alert">{lateStart.failure.message}</p>
+		<TextInput
+			id="practice-place"
+			labelText={say(texts.where)}
+			maxlength={200}
+			bind:value={place}
+			invalid={place.trim() === ''}
+			invalidText={say(texts.whereIsIt)}
+		/>
+		{#if grounds.length > 1}
+			<Select
+				id="practice-ground"
+				labelText={say(texts.onTheGround)}
+				bind:selected={ground}
+				on:change={takePlace}
+			>
+				{#each grounds as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
 		{/if}
-	{:else}
-		<div class="fields">
-			<TextInput
-				id="practice-date"
-				type="date"
-				labelText={say(texts.date)}
-				bind:value={date}
-				invalid={!isDay(date)}
-				invalidText={say(texts.noDayOfTheCalendar)}
-			/>
-			<TextInput
-				id="practice-start"
-				type="time"
-				labelText={say(texts.starts)}
-				bind:value={start}
-				invalid={start === ''}
-				invalidText={say(texts.noTimeOfDay)}
-			/>
-			<NumberInput
-				id="practice-minutes"
-				labelText={say(texts.minutes)}
-				min={1}
-				max={600}
-				allowEmpty
-				bind:value={minutes}
-				invalidText={say(texts.minutesRange)}
-			/>
-			<TextInput
-				id="practice-place"
-				labelText={say(texts.where)}
-				maxlength={200}
-				bind:value={place}
-				invalid={place.trim() === ''}
-				invalidText={say(texts.whereIsIt)}
-			/>
-			{#if grounds.length > 1}
-				<Select
-					id="practice-ground"
-					labelText={say(texts.onTheGround)}
-					bind:selected={ground}
-					on:change={takePlace}
-				>
-					{#each grounds as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
-				</Select>
-			{/if}
-		</div>
-	{/if}
-	<button
-		type="button"
-		class="link"
-		onclick={() => {
-			isLate = !isLate;
-			late ??= 15;
-		}}>{say(isLate ? texts.notLate : texts.startLate)}</button
-	>
+	</div>
+	<button type="button" class="link" onclick={onlate}>{say(texts.startLate)}</button>
 	<p role="status">
-		{#if isTaken && !isLate}{say(texts.hasAnotherPracticeAlready, { day: dayWords(date) })}{/if}
+		{#if isTaken}{say(texts.hasAnotherPracticeAlready, { day: dayWords(date) })}{/if}
 	</p>
 </Modal>
 
@@ -182,15 +125,6 @@
 		display: grid;
 		grid-template-columns: 1fr 1fr;
 		gap: 16px;
-	}
-	.says {
-		font-weight: 450;
-		color: var(--ink);
-	}
-	li {
-		padding: 3px 0;
-		font-size: 14px;
-		border-bottom: 1px solid var(--rule);
 	}
 	p {
 		min-height: 20px;

@@ -13,6 +13,7 @@
 		fixes,
 		evaluation,
 		onfix,
+		onarrange,
 		onselect
 	}: {
 		findings: readonly Fault[];
@@ -20,6 +21,8 @@
 		fixes: Readonly<Record<number, Edit[]>>;
 		evaluation: Evaluation;
 		onfix: (edit: Edit) => void;
+		/** People who have a place do not come: who is here is asked, and what that changes is shown. */
+		onarrange: () => void;
 		onselect: (finding: Fault) => void;
 	} = $props();
 
@@ -61,9 +64,11 @@
 						>{describeFinding(finding, evaluation, say)}</button
 					>
 					<div class="fixes">
-						{#each fixButtons(fixes[index] ?? [], evaluation, say) as { words, edit } (words)}
-							<button class="link" onclick={() => onfix(edit)}>{words}</button>
-						{/each}
+						{#if finding.code === 'not-here'}
+							<button class="link" onclick={onarrange}>{say(texts.arrangeForHere)}</button>
+						{:else}{#each fixButtons(fixes[index] ?? [], evaluation, say) as { words, edit } (words)}
+								<button class="link" onclick={() => onfix(edit)}>{words}</button>
+							{/each}{/if}
 					</div>
 				</div>
 			</li>

@@ -1,0 +1,2 @@
+export { arrange, type Arranged, type Here } from './arrange';
+export type { PeriodChange } from './changes';

@@ -1,0 +1,3 @@
+export { playsRole } from './demand';
+export { gamePlan, type Game } from './lineups';
+export { settle, isUnsettled, type Fewer } from './settle';
