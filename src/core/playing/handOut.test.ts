@@ -56,7 +56,8 @@ describe.each(demoTeams())('what is handed out for a practice of %s', (team) => 
 		}
 		for (const [item, count] of needed)
 			expect(most.find((each) => each.item === item)?.count).toBeGreaterThanOrEqual(count);
-		for (const { item, count } of most) {
+		for (const { item, count, racked } of most) {
+			expect(racked).toBe(Math.max(0, evaluation.context.kit[item] - count));
 			expect(count).toBeGreaterThan(0);
 			expect(loads.some(({ items }) => items.some((each) => each.item === item))).toBe(true);
 		}

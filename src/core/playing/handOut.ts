@@ -70,14 +70,17 @@ export interface Load {
 	items: { item: string; count: number }[];
 }
 
-/** What lies where in a practice, in order of time, and how many of each thing are in use at most at once. */
+/**
+ * What lies where in a practice, in order of time, how many of each thing are loose at most at once, and how many
+ * stay racked all the while: null where the team does not count them.
+ */
 export interface CarryList {
 	loads: Load[];
-	most: { item: string; count: number }[];
+	most: { item: string; count: number; racked: number | null }[];
 }
 
 /** All that has to be carried for a practice; a block is laid out for the largest of its groups. */
-export function carryList({ runs }: Evaluation): CarryList {
+export function carryList({ runs, context }: Evaluation): CarryList {
 	const blocks = [...new Set(runs.map(({ run }) => run.block))];
 	const loads = blocks.flatMap((block): Load[] => {
 		const own = runs.filter(({ run }) => run.block === block).map(({ run }) => run);
@@ -116,9 +119,10 @@ export function carryList({ runs }: Evaluation): CarryList {
 			loads.filter((load) => load.fromSecond <= second && second < load.toSecond),
 			({ items }) => items.find((each) => each.item === item)?.count ?? 0
 		);
-	const most = names.map((item) => ({
-		item,
-		count: max(loads, ({ fromSecond }) => at(fromSecond, item)) ?? 0
-	}));
+	const most = names.map((item) => {
+		const count = max(loads, ({ fromSecond }) => at(fromSecond, item)) ?? 0;
+		const has = Object.hasOwn(context.kit, item) ? context.kit[item] : null;
+		return { item, count, racked: has === null ? null : Math.max(0, has - count) };
+	});
 	return { loads, most };
 }

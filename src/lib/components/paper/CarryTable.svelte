@@ -26,11 +26,15 @@
 	<h2>{say(texts.carry)}</h2>
 	<table>
 		<thead>
-			<tr><th scope="col">{say(texts.item)}</th><th scope="col">{say(texts.most)}</th></tr>
+			<tr>
+				<th scope="col">{say(texts.item)}</th>
+				<th scope="col">{say(texts.most)}</th>
+				<th scope="col">{say(texts.racked)}</th>
+			</tr>
 		</thead>
 		<tbody>
-			{#each list.most as { item, count } (item)}
-				<tr><th scope="row">{item}</th><td>{count}</td></tr>
+			{#each list.most as { item, count, racked } (item)}
+				<tr><th scope="row">{item}</th><td>{count}</td><td>{racked ?? '–'}</td></tr>
 			{/each}
 		</tbody>
 	</table>
