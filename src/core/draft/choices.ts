@@ -26,6 +26,8 @@ export interface Choice {
 	busy: number;
 	/** Whether all who come can do it at once. */
 	isForAll: boolean;
+	/** Whether it is a rung above where its ladder stands: for the first half, while players are fresh. */
+	isNext: boolean;
 }
 
 /** Practices between two runs of a drill that wants variety. */
@@ -61,6 +63,28 @@ function tooSoon({ recent = [] }: DraftInput): ReadonlySet<string> {
 	return new Set(recent.flatMap(({ drill, date }) => (days.includes(date) ? [drill] : [])));
 }
 
+/**
+ * The rung that a drill is run on, by its id: where its ladder stands, or what the brief asks for, at most one
+ * rung above that; null for the drill itself.
+ */
+function rungsFor({ ladders = [], brief = [], drills }: DraftInput): Map<string, string | null> {
+	const stands = new Map(
+		ladders.flatMap(({ drill, rung }) => (rung === undefined ? [] : [[drill, rung] as const]))
+	);
+	const rungs = new Map<string, string | null>(stands);
+	for (const { drill, rung } of brief) {
+		if (rung === undefined) continue;
+		const ladder = [
+			null,
+			...(drills.find(({ id }) => id === drill)?.rungs ?? []).map(({ id }) => id)
+		];
+		const from = stands.get(drill);
+		const most = from === undefined ? ladder.length : ladder.indexOf(from) + 1;
+		rungs.set(drill, ladder[Math.min(ladder.indexOf(rung), most)] ?? null);
+	}
+	return rungs;
+}
+
 /** All drills of the shelf as a draft may choose them; those that come too soon again are left out. */
 export function choicesFor(plan: Plan, input: DraftInput): Choice[] {
 	const { practice, context } = plan;
@@ -73,9 +97,8 @@ export function choicesFor(plan: Plan, input: DraftInput): Choice[] {
 	});
 	const soon = tooSoon(input);
 	const { ladders = [], brief = [] } = input;
-	const rungs = new Map<string, string | null>(
-		[...ladders, ...brief].flatMap(({ drill, rung }) => (rung === undefined ? [] : [[drill, rung]]))
-	);
+	const rungs = rungsFor(input);
+	const stands = new Map(ladders.map(({ drill, rung }) => [drill, rung ?? null]));
 	const asked = new Set(brief.map(({ drill }) => drill));
 	const aims = aimsOf(input);
 	return context.shelf
@@ -90,7 +113,8 @@ export function choicesFor(plan: Plan, input: DraftInput): Choice[] {
 				{
 					...{ drill, run, busy: busyAbout, isForAll: obstacle === null },
 					...(rung !== undefined && { rung }),
-					gives: aims.map(({ share }) => share(run))
+					gives: aims.map(({ share }) => share(run)),
+					isNext: stands.has(drill.id) && (rung ?? null) !== stands.get(drill.id)
 				}
 			];
 		});

@@ -121,6 +121,24 @@ test('what is due more is given more, and a brief goes before it', () => {
 	expect(briefed.why[block?.id ?? '']).toContainEqual({ code: 'brief' });
 });
 
+test('a brief goes one rung up at most, and the next rung comes in the first half', () => {
+	const [briefed] = drafted(
+		usual('saltmarsh', {
+			...{ stations: false, alternatives: 1 },
+			brief: [{ drill: 'channel-duel', rung: 'after-sprint', minutes: 16 }],
+			ladders: [{ drill: 'channel-duel', rung: 'walking-start' }]
+		})
+	);
+	const at = briefed.practice.periods.findIndex(({ lanes }) =>
+		lanes.some(({ blocks }) => blocks.some(({ drill }) => drill?.id === 'channel-duel'))
+	);
+	const block = blocksOf(briefed).find(({ drill }) => drill?.id === 'channel-duel');
+	expect(block?.climb[0].rung).toBe('recover');
+	const before = briefed.practice.periods.slice(0, at);
+	const minutes = before.reduce((sum, period) => sum + period.minutes, 0);
+	expect(minutes).toBeLessThan(briefed.practice.minutes / 2);
+});
+
 test('what is kept stays as it is, and ladders go on where they stand', () => {
 	const [first] = drafted(usual('saltmarsh', { alternatives: 1 }));
 	const keep = first.practice.periods.filter(({ kind }) => kind === 'scrimmage');

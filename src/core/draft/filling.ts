@@ -1,4 +1,4 @@
-import { idMaker, idsIn, type Plan } from '../practice';
+import { idMaker, idsIn, plannedMinutes, type Plan } from '../practice';
 import type { Period, Practice } from '../model/practice';
 import { aimsOf, isHard, shareOf, Wanted, type Choice } from './choices';
 import type { DraftInput, Reason } from './shapes';
@@ -104,7 +104,10 @@ export class Filling {
 		factor: (choice: Choice) => number = () => 1
 	): Choice[] {
 		const { contactDayMinutes } = this.plan.context.limits;
+		const { minutes: all } = this.input.frame;
+		const isSecondHalf = plannedMinutes(this.practice) * 2 >= all;
 		const isOpen = (choice: Choice) =>
+			!(choice.isNext && isSecondHalf) &&
 			!this.used.has(choice.drill.id) &&
 			!this.refused.has(choice.drill.id) &&
 			!isApart(choice) &&
