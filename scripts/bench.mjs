@@ -6,11 +6,11 @@ process.chdir(ROOT);
 install();
 build();
 // Bundled, as the engine ships: its functions are timed as the browser and the server run them.
-for (const parts of ['engine,sizeTable', 'draft', 'arrange'])
+for (const parts of ['engine,sizeTable', 'draft', 'arrange', 'mix'])
 	run('npx', ['vite', 'build', '--config', 'scripts/bench/vite.config.ts', '--logLevel', 'warn'], {
 		BENCH: parts
 	});
-for (const part of ['engine', 'draft', 'arrange']) run('node', [`build/bench/${part}.js`]);
+for (const part of ['engine', 'draft', 'arrange', 'mix']) run('node', [`build/bench/${part}.js`]);
 for (const part of [
 	'groups',
 	'lineups',

@@ -16,6 +16,7 @@ import texts from '../words/en/draft';
 import { readMessage } from '../words/read';
 import { fit, FitInput } from '../core/clock';
 import { group, GroupInput, groupSearch } from '../core/grouping';
+import { MIX_SECONDS, MixInput, mixSearch } from '../core/mixing';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
 import { draft, DraftInput } from '../core/draft';
 import { simulate, SimulateInput } from '../core/drill';
@@ -103,6 +104,10 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map([
 	['check', command(Bundle, checkBundle)],
 	['coverage', command(Bundle, (bundle) => ok(coverage(played(bundle))))],
 	['draft', command(DraftInput, draftPractice)],
+	[
+		'mix',
+		command(MixInput, (input) => within(mixSearch(input), input.secondsLimit ?? MIX_SECONDS))
+	],
 	['step', command(StepInput, step)],
 	['due', command(DueInput, due)]
 ]);

@@ -174,6 +174,7 @@ export const EXAMPLES: Examples = {
 		due: [{ skill: 'passing', weight: 1, minutes: 20 }],
 		alternatives: 1
 	},
+	mix: { players: [...PLAYERS, 'Ida'], groupSize: 3, sessions: 4 },
 	step: {
 		tallies: [
 			{ who: 'red', clean: 17, tries: 20 },

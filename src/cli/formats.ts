@@ -40,6 +40,7 @@ const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
 		'Plays a practice through and adds up what its players get of each skill, and how their time is spent; means over the players who are expected.',
 	draft:
 		'Makes drafts of a practice from its minutes, who is expected and what is due: whole practices in which nothing would stop it, each with why its blocks are there and what it covers.',
+	mix: 'Deals players to groups over many sessions so that the same ones are together as seldom as can be. It searches until nothing better can be found, or until its seconds are over.',
 	step: 'Says from counted tries whether to step up or down a ladder, for all as one and for each, with the chances and how few tries more could change it.',
 	due: 'Lists the skills that are due, most first: what is owed of a target to date, what has rested for longer than it may, what is on the fix list, what the next opponent asks for.'
 };

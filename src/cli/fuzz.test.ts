@@ -28,6 +28,16 @@ const SOUND: Record<string, () => unknown> = {
 		slots: 3,
 		rules: { meet: true }
 	}),
+	mix: () => ({
+		players: ['a', 'b', 'c', 'd', 'e', 'f', 'g'],
+		sizes: [4, 3],
+		sessions: 3,
+		absent: [['a'], [], ['b', 'c']],
+		met: [['a', 'b', 2]],
+		together: [['d', 'e']],
+		apart: [['a', 'g']],
+		secondsLimit: 0.02
+	}),
 	lineup: () => ({
 		players: ['a', 'b', 'c', 'd', 'e'].map((id, k) => ({
 			id,

@@ -12,6 +12,7 @@ import { ExportTeam } from '../core/model/exportFiles';
 import { closed, says } from '../core/model/fields';
 import { Practice, Template } from '../core/model/practice';
 import { Sport } from '../core/model/sport';
+import { MixInput, MixOutput } from '../core/mixing';
 import { LineupInput, LineupOutput, RotateInput, RotateOutput } from '../core/rotation';
 import { CoverageOutput, DueInput, DueOutput, StepInput, StepOutput } from '../core/season';
 import { SizeInput, SizeOutput } from '../core/sizing';
@@ -54,6 +55,7 @@ export const COMMAND_SHAPES = {
 	check: { input: Bundle, output: CheckOutput },
 	coverage: { input: Bundle, output: CoverageOutput },
 	draft: { input: DraftInput, output: DraftOutput },
+	mix: { input: MixInput, output: MixOutput },
 	step: { input: StepInput, output: StepOutput },
 	due: { input: DueInput, output: DueOutput }
 } satisfies Record<string, { input: TSchema; output: TSchema }>;

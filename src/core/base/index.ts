@@ -1,4 +1,5 @@
 export { assertNever } from './assertNever';
+export { fieldsOf, inFields, type Field } from './finiteField';
 export { badInput, type Failure, type Outcome } from './failure';
 export { dealByWeight, fitsTimes, SAME_INSTANT, splitEvenly } from './numbers';
 export { fail, ok, type Result } from './result';

@@ -1,3 +1,5 @@
+import { fieldsOf, inFields, type Field } from '../base';
+
 /**
  * Squares of pairs: n rounds at n places, two of 2n symbols at each, every symbol at every place and in
  * every round once, and no two symbols together more than once. These are Howell designs H(n, 2n), which
@@ -5,78 +7,15 @@
  */
 export type PairSquare = (round: number, place: number) => readonly [number, number];
 
-/** x^k in terms of lower powers, over the prime: what multiplying by x comes to in a field of p^k. */
-const REDUCTIONS: Readonly<Record<number, { prime: number; powers: readonly number[] }>> = {
-	4: { prime: 2, powers: [1, 1] },
-	8: { prime: 2, powers: [1, 1, 0] },
-	16: { prime: 2, powers: [1, 1, 0, 0] },
-	32: { prime: 2, powers: [1, 0, 1, 0, 0] },
-	9: { prime: 3, powers: [2, 0] },
-	27: { prime: 3, powers: [2, 1, 0] },
-	25: { prime: 5, powers: [3, 0] },
-	49: { prime: 7, powers: [6, 0] }
-};
-
-/** A finite field as far as it is needed: adding, and multiplying by an element that is neither 0 nor 1. */
-interface Field {
-	size: number;
-	add: (a: number, b: number) => number;
-	scale: (a: number) => number;
-}
-
-function primeField(size: number): Field {
-	return { size, add: (a, b) => (a + b) % size, scale: (a) => (2 * a) % size };
-}
-
-function powerField(size: number): Field {
-	const { prime, powers } = REDUCTIONS[size];
-	const digits = (value: number) => powers.map((_, k) => Math.floor(value / prime ** k) % prime);
-	const number = (values: readonly number[]) =>
-		values.reduce((sum, value, k) => sum + (value % prime) * prime ** k, 0);
-	return {
-		size,
-		add: (a, b) => number(digits(a).map((digit, k) => digit + digits(b)[k])),
-		scale(a) {
-			const own = digits(a);
-			const top = own[own.length - 1];
-			return number(powers.map((power, k) => (own[k - 1] ?? 0) + top * power));
-		}
-	};
-}
-
-/** Prime powers that a number is the product of, or null where a field of one is not known here. */
-function fieldsOf(size: number): Field[] | null {
-	const fields: Field[] = [];
-	let rest = size;
-	for (let prime = 2; rest > 1; prime += 1) {
-		let power = 1;
-		while (rest % prime === 0) {
-			rest /= prime;
-			power *= prime;
-		}
-		if (power === 1) continue;
-		if (power === 2 || (power !== prime && !REDUCTIONS[power])) return null;
-		fields.push(power === prime ? primeField(prime) : powerField(power));
-	}
-	return fields;
-}
-
 /** Two squares in which each pair of entries comes once: r + c and r + xc, digit by digit over the fields. */
 function fieldSquare(size: number, fields: readonly Field[]): PairSquare {
-	const digits = (value: number) => {
-		let rest = value;
-		return fields.map((field) => {
-			const digit = rest % field.size;
-			rest = Math.floor(rest / field.size);
-			return digit;
-		});
-	};
-	const number = (values: readonly number[]) =>
-		values.reduceRight((sum, value, k) => sum * fields[k].size + value, 0);
+	const { digits, number } = inFields(fields);
 	return (round, place) => {
 		const [r, c] = [digits(round), digits(place)];
 		const first = number(fields.map(({ add }, k) => add(r[k], c[k])));
-		const second = number(fields.map(({ add, scale }, k) => add(r[k], scale(c[k]))));
+		const second = number(
+			fields.map(({ add, multiply, other }, k) => add(r[k], multiply(other, c[k])))
+		);
 		return [first, size + second];
 	};
 }

@@ -1,0 +1,2 @@
+export { MIX_SECONDS, mixSearch } from './mix';
+export { MixInput, MixOutput } from './mixShapes';
