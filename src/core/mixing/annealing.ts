@@ -14,8 +14,8 @@ export interface Ground {
 	met?: Int32Array;
 	/** By player: those who do not sit with them. */
 	apart?: readonly ReadonlySet<number>[];
-	/** By player: 1 for those who keep their seat. */
-	held?: Uint8Array;
+	/** By round and player: 1 for those who keep their seat. */
+	held?: readonly Uint8Array[];
 }
 
 /** Share of the changes of players who meet nobody twice that are passed over. */
@@ -37,7 +37,7 @@ export class Annealing {
 	private readonly isSingle: boolean;
 
 	private readonly apart?: readonly ReadonlySet<number>[];
-	private readonly held?: Uint8Array;
+	private readonly held?: readonly Uint8Array[];
 
 	constructor(
 		private readonly classes: PairClasses,
@@ -179,7 +179,7 @@ export class Annealing {
 			// Where few pairs meet twice, others than those are moved now and then only.
 			if (picky && random() < PICKY && !this.isRepeated(round, i)) continue;
 			const [a, b] = [seats[i], seats[j]];
-			if (held && (held[a] || held[b])) continue;
+			if (held && (held[round][a] || held[round][b])) continue;
 			if (!this.mayJoin(round, j, a, b) || !this.mayJoin(round, i, b, a)) continue;
 			if (this.isSingle) {
 				const worse = this.change(round, i, j);

@@ -1,2 +1,12 @@
-export { MIX_SECONDS, mixSearch } from './mix';
+export { MIX_SECONDS, mixOccasions, mixSearch } from './mix';
 export { MixInput, MixOutput } from './mixShapes';
+export type { Occasion, OccasionsInput } from './readMix';
+export {
+	neverMet,
+	occasionsIn,
+	withOccasion,
+	type Meeting,
+	type Mixable,
+	type PlannedMeeting,
+	type Wanted
+} from './meetingGroups';

@@ -6,7 +6,7 @@ import { develop, plansOfAnySize, plansWithoutRepeats, stillGroup, type Plan } f
 import { fromLines, type Sessions } from './lines';
 import type { MixInput, MixOutput } from './mixShapes';
 import { noShift, pairClasses, type PairClasses } from './pairClasses';
-import { readMix, type MixTask } from './readMix';
+import { readMix, readOccasions, type MixTask, type OccasionsInput } from './readMix';
 import { seated } from './seated';
 
 /** Seconds that are searched where a request does not say. */
@@ -137,8 +137,11 @@ function* direct(
 	}: { random: () => number; tries: number; from: number; enough: number }
 ): Generator<Sessions | null> {
 	const { ids, met, apart, together } = task;
-	const held = new Uint8Array(ids.length);
-	for (const set of together) for (const player of set) held[player] = 1;
+	const held = task.sessions.map(({ pins }) => {
+		const keep = new Uint8Array(ids.length);
+		for (const player of [...together.flat(), ...(pins?.keys() ?? [])]) keep[player] = 1;
+		return keep;
+	});
 	const classes = pairClasses(noShift(ids.length));
 	const before = new Int32Array(classes.size.length);
 	for (let a = 0; a < ids.length; a += 1)
@@ -251,7 +254,7 @@ function* searchFor(task: MixTask, first: Sessions): Search<MixOutput> {
 			: direct(task, isAgain ? best.rounds : (seated(task, random) ?? best.rounds), {
 					...{ random, enough: bound },
 					tries: (tries *= 1.5),
-					from: isAgain ? 0.6 : 3
+					from: isAgain ? 0.6 : 1
 				});
 		for (const sessions of work) {
 			if (sessions) best.take(sessions);
@@ -261,15 +264,11 @@ function* searchFor(task: MixTask, first: Sessions): Search<MixOutput> {
 	}
 }
 
-/**
- * A search for groups over many sessions in which the same players are together as seldom as can be: better and
- * better, until its cost is the bound. Fails with `bad-input`, or `infeasible` where rules clash.
- */
-export function mixSearch(input: MixInput): Outcome<Search<MixOutput>> {
-	const task = readMix(input);
-	if (!task.ok) return task;
-	const random = randomLcg(((task.value.seed * 48271) % 2147483647) / 2147483647);
-	const first = seated(task.value, random);
+function searchOf(read: Outcome<MixTask>): Outcome<Search<MixOutput>> {
+	if (!read.ok) return read;
+	const task = read.value;
+	const random = randomLcg(((task.seed * 48271) % 2147483647) / 2147483647);
+	const first = seated(task, random);
 	if (first === null)
 		return fail({
 			code: 'infeasible',
@@ -277,8 +276,18 @@ export function mixSearch(input: MixInput): Outcome<Search<MixOutput>> {
 		});
 	return ok(
 		searchFor(
-			task.value,
+			task,
 			first.map(({ seats, sizes }) => grouped(seats, sizes))
 		)
 	);
 }
+
+/**
+ * A search for groups over many sessions in which the same players are together as seldom as can be: better and
+ * better, until its cost is the bound. Fails with `bad-input`, or `infeasible` where rules clash.
+ */
+export const mixSearch = (input: MixInput): Outcome<Search<MixOutput>> => searchOf(readMix(input));
+
+/** The same for occasions that have groups already: each keeps its people and the sizes of its groups. */
+export const mixOccasions = (input: OccasionsInput): Outcome<Search<MixOutput>> =>
+	searchOf(readOccasions(input));

@@ -7,8 +7,12 @@ const MOST_SESSIONS = 200;
 /** A request that was looked through: players by index. */
 export interface MixTask {
 	ids: readonly string[];
-	/** Who is there in each session, and how large its groups are. */
-	sessions: readonly { present: readonly number[]; sizes: readonly number[] }[];
+	/** Who is there in each session, how large its groups are, and who keeps which group. */
+	sessions: readonly {
+		present: readonly number[];
+		sizes: readonly number[];
+		pins?: ReadonlyMap<number, number>;
+	}[];
 	/** By two players, both ways round: how many times they have met before. */
 	met: Int32Array;
 	/** Players who go together, two or more of them. */
@@ -80,39 +84,16 @@ function joined(sets: readonly (readonly number[])[]): number[][] {
 	return all.filter(({ size }) => size > 1).map((set) => [...set]);
 }
 
-/** Reads a request; what contradicts itself is `bad-input` with its path. */
-export function readMix(input: MixInput): Outcome<MixTask> {
-	const { players, sessions, absent = [], met = [], together = [], apart = [], seed = 1 } = input;
-	const count = typeof players === 'number' ? players : players.length;
-	if (!isWhole(count, 2, MOST_PLAYERS))
-		return fail(badInput(['players'], `expected 2 to ${MOST_PLAYERS} players, got ${count}`));
-	const ids =
-		typeof players === 'number' ? Array.from({ length: players }, (_, k) => String(k)) : players;
-	const twice = ids.findIndex((id, k) => ids.indexOf(id) < k);
-	if (twice >= 0)
-		return fail(badInput(['players', twice], `expected different ids, got "${ids[twice]}" twice`));
-	if (!isWhole(sessions, 1, MOST_SESSIONS))
-		return fail(
-			badInput(['sessions'], `expected a whole number from 1 to ${MOST_SESSIONS}, got ${sessions}`)
-		);
-	if (!isWhole(seed, -(2 ** 31), 2 ** 31))
-		return fail(badInput(['seed'], `expected a whole number, got ${seed}`));
-	const { secondsLimit = 1 } = input;
-	if (!(secondsLimit >= 0.01 && secondsLimit <= 600))
-		return fail(badInput(['secondsLimit'], `expected 0.01 to 600 seconds, got ${secondsLimit}`));
-	if (absent.length > sessions)
-		return fail(
-			badInput(['absent'], `expected at most ${sessions} sessions, got ${absent.length}`)
-		);
-	const sizes = sizesOf(input, count);
-	if (!sizes.ok) return sizes;
+/** Who has met whom, goes together, and is kept apart. */
+type Rules = Pick<MixTask, 'met' | 'together' | 'apart'>;
+
+/** Reads what a request says of pairs. */
+function readRules(
+	{ met = [], together = [], apart = [] }: Pick<MixInput, 'met' | 'together' | 'apart'>,
+	{ ids, largest }: { ids: readonly string[]; largest: number }
+): Outcome<Rules> {
 	const read = reader(ids);
-	const away: ReadonlySet<number>[] = [];
-	for (let k = 0; k < sessions; k += 1) {
-		const own = read(absent[k] ?? [], ['absent', k]);
-		if (!own.ok) return own;
-		away.push(new Set(own.value));
-	}
+	const count = ids.length;
 	const sets: number[][] = [];
 	for (const [k, set] of together.entries()) {
 		const own = read(set, ['together', k]);
@@ -120,7 +101,6 @@ export function readMix(input: MixInput): Outcome<MixTask> {
 		sets.push(own.value);
 	}
 	const goTogether = joined(sets);
-	const largest = Math.max(...sizes.value);
 	for (const set of goTogether)
 		if (set.length > largest)
 			return fail({
@@ -152,20 +132,95 @@ export function readMix(input: MixInput): Outcome<MixTask> {
 		times[a * count + b] += often;
 		times[b * count + a] += often;
 	}
+	return ok({ met: times, together: goTogether, apart: keptApart });
+}
+
+/** Reads a request; what contradicts itself is `bad-input` with its path. */
+export function readMix(input: MixInput): Outcome<MixTask> {
+	const { players, sessions, absent = [], apart = [], seed = 1 } = input;
+	const count = typeof players === 'number' ? players : players.length;
+	if (!isWhole(count, 2, MOST_PLAYERS))
+		return fail(badInput(['players'], `expected 2 to ${MOST_PLAYERS} players, got ${count}`));
+	const ids =
+		typeof players === 'number' ? Array.from({ length: players }, (_, k) => String(k)) : players;
+	const twice = ids.findIndex((id, k) => ids.indexOf(id) < k);
+	if (twice >= 0)
+		return fail(badInput(['players', twice], `expected different ids, got "${ids[twice]}" twice`));
+	if (!isWhole(sessions, 1, MOST_SESSIONS))
+		return fail(
+			badInput(['sessions'], `expected a whole number from 1 to ${MOST_SESSIONS}, got ${sessions}`)
+		);
+	if (!isWhole(seed, -(2 ** 31), 2 ** 31))
+		return fail(badInput(['seed'], `expected a whole number, got ${seed}`));
+	const { secondsLimit = 1 } = input;
+	if (!(secondsLimit >= 0.01 && secondsLimit <= 600))
+		return fail(badInput(['secondsLimit'], `expected 0.01 to 600 seconds, got ${secondsLimit}`));
+	if (absent.length > sessions)
+		return fail(
+			badInput(['absent'], `expected at most ${sessions} sessions, got ${absent.length}`)
+		);
+	const sizes = sizesOf(input, count);
+	if (!sizes.ok) return sizes;
+	const read = reader(ids);
+	const away: ReadonlySet<number>[] = [];
+	for (let k = 0; k < sessions; k += 1) {
+		const own = read(absent[k] ?? [], ['absent', k]);
+		if (!own.ok) return own;
+		away.push(new Set(own.value));
+	}
+	const rules = readRules(input, { ids, largest: Math.max(...sizes.value) });
+	if (!rules.ok) return rules;
 	return ok({
 		ids,
 		sessions: away.map((gone) => ({
 			present: ids.flatMap((_, index) => (gone.has(index) ? [] : [index])),
 			sizes: sizesWithout(sizes.value, gone.size)
 		})),
-		met: times,
-		together: goTogether,
-		apart: keptApart,
-		seed,
+		...{ ...rules.value, seed },
 		isPlain:
 			away.every(({ size }) => size === 0) &&
-			times.every((each) => each === 0) &&
-			goTogether.length === 0 &&
+			rules.value.met.every((each) => each === 0) &&
+			rules.value.together.length === 0 &&
 			apart.length === 0
 	});
+}
+
+/** Groups of one occasion: those who come, in the groups that they are in now. */
+export interface Occasion {
+	groups: readonly (readonly string[])[];
+	/** Ids of players who keep their group. */
+	stay?: readonly string[];
+}
+
+/** What is asked of groups that are there already: occasions, each with its own people and sizes. */
+export interface OccasionsInput extends Pick<MixInput, 'met' | 'together' | 'apart' | 'seed'> {
+	players: readonly string[];
+	occasions: readonly Occasion[];
+}
+
+/** Reads occasions; their groups keep their sizes. Fails as `readMix` does. */
+export function readOccasions(input: OccasionsInput): Outcome<MixTask> {
+	const { players: ids, occasions, seed = 1 } = input;
+	const sizes = occasions.flatMap(({ groups }) => groups.map(({ length }) => length));
+	const rules = readRules(input, { ids, largest: Math.max(1, ...sizes) });
+	if (!rules.ok) return rules;
+	const read = reader(ids);
+	const sessions: MixTask['sessions'][number][] = [];
+	for (const [k, { groups, stay = [] }] of occasions.entries()) {
+		const present = read(groups.flat(), ['occasions', k, 'groups']);
+		if (!present.ok) return present;
+		const keeping = read(stay, ['occasions', k, 'stay']);
+		if (!keeping.ok) return keeping;
+		const groupOf = (player: number) => groups.findIndex((group) => group.includes(ids[player]));
+		sessions.push({
+			present: present.value,
+			sizes: groups.map(({ length }) => length),
+			pins: new Map(
+				keeping.value
+					.map((player): [number, number] => [player, groupOf(player)])
+					.filter(([, group]) => group >= 0)
+			)
+		});
+	}
+	return ok({ ids, sessions, ...rules.value, seed, isPlain: false });
 }

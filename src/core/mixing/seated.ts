@@ -25,15 +25,20 @@ function pieces(
 
 /** One session that keeps the rules, or null where none was found. */
 function session(
-	{ present, sizes }: MixTask['sessions'][number],
+	{ present, sizes, pins = new Map() }: MixTask['sessions'][number],
 	{ together, apart }: MixTask,
 	random: () => number
 ): Round | null {
 	for (let deal = 0; deal < DEALS; deal += 1) {
 		const groups: number[][] = sizes.map(() => []);
-		const isPlaced = pieces(present, together, random).every((piece) => {
+		const isPinned = (piece: readonly number[]) => piece.some((player) => pins.has(player));
+		const all = pieces(present, together, random);
+		const inOrder = [...all.filter(isPinned), ...all.filter((piece) => !isPinned(piece))];
+		const isPlaced = inOrder.every((piece) => {
+			const pinned = piece.flatMap((player) => pins.get(player) ?? []);
 			const open = groups.filter(
 				(group, k) =>
+					pinned.every((own) => own === k) &&
 					group.length + piece.length <= sizes[k] &&
 					!group.some((other) => piece.some((player) => apart[player].has(other)))
 			);

@@ -1,3 +1,5 @@
-export { playsRole } from './demand';
+export { needOfLane, playsRole } from './demand';
+export { columnsOf, withColumns } from './lane';
 export { gamePlan, type Game } from './lineups';
+export { stationLanes } from './round';
 export { settle, isUnsettled, type Fewer } from './settle';

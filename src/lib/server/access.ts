@@ -22,7 +22,7 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/squad/[person]': { who: 'local', mostBytes: 40_000 },
 	'/[team]/squad/[person]/export': reading,
 	'/[team]/attendance': { who: 'local', mostBytes: 400_000 },
-	'/[team]/together': reading,
+	'/[team]/together': { who: 'local', mostBytes: 1_000_000 },
 	'/[team]/adults': { who: 'local', mostBytes: 100_000 },
 	'/[team]/kit': { who: 'local', mostBytes: 100_000 },
 	'/[team]/ground': { who: 'local', mostBytes: 4000 },

@@ -1,6 +1,7 @@
 import type { Outcome, Progress } from '$core/base';
 import type { DraftInput, DraftNames, DraftOutput } from '$core/draft';
 import type { GroupInput, GroupOutput } from '$core/grouping';
+import type { MixOutput, OccasionsInput } from '$core/mixing';
 import type { LineupInput, LineupOutput, RotateInput, RotateOutput } from '$core/rotation';
 
 /** What the planner is asked, by kind. */
@@ -8,6 +9,7 @@ export interface Questions {
 	draft: { input: { of: DraftInput; names: DraftNames }; output: DraftOutput };
 	group: { input: GroupInput; output: GroupOutput };
 	lineup: { input: LineupInput; output: LineupOutput };
+	mix: { input: OccasionsInput; output: MixOutput };
 	rotate: { input: RotateInput; output: RotateOutput };
 }
 export type Kind = keyof Questions;

@@ -1,6 +1,7 @@
 import { ok, runSearch, type Outcome, type Progress, type Search } from '$core/base';
 import { draftSearch } from '$core/draft';
 import { groupSearch, type GroupInput } from '$core/grouping';
+import { mixOccasions, type OccasionsInput } from '$core/mixing';
 import { lineupSearch, rotate, type LineupInput, type RotateInput } from '$core/rotation';
 import type { Kind, PlannerApi, Question, Questions } from './planner.protocol';
 
@@ -20,6 +21,7 @@ function searchFor({ kind, input }: Question<Kind>): Outcome<Search<unknown>> {
 		return draftSearch(of, names);
 	}
 	if (kind === 'group') return groupSearch(input as GroupInput);
+	if (kind === 'mix') return mixOccasions(input as OccasionsInput);
 	if (kind === 'lineup') return lineupSearch(input as LineupInput);
 	return answered(rotate(input as RotateInput));
 }

@@ -2,6 +2,8 @@ import { messages } from '../message';
 
 /** Why something cannot be done, opened or saved. Where a place stands before it, it goes on after that: a part of a sentence. */
 export default messages({
+	notTheSamePlayers: 'These groups do not hold the same {players} as before.',
+	groupsChanged: 'The {practice} on {day} has changed meanwhile. Open the page again and mix anew.',
 	otherHost: 'This Field Plan does not answer for “{host}”.',
 	nobodyMay: 'Nobody may open this page.',
 	nothingHere: 'There is nothing here.',

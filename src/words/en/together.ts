@@ -21,5 +21,25 @@ export default messages({
 	theLeastMet: 'The {mostPairs} least met',
 	all: 'All {pairs}',
 	practicesWereHeldASquareIs:
-		'{held, plural, one {# {practice} was} other {# {practices} were}} held. A square is larger the more minutes two were in {aGroup} together; those who worked together most stand side by side; a ring marks two who have never met.'
+		'{held, plural, one {# {practice} was} other {# {practices} were}} held. A square is larger the more minutes two were in {aGroup} together; those who worked together most stand side by side; a ring marks two who have never met.',
+	mixTitle: 'Mix the {groups} of {practices} to come',
+	mixSays:
+		'{count, plural, one {# {practice}} other {# {practices}}} to come, with those who are planned: {never, plural, =0 {every pair meets.} one {# pair never meets.} other {# pairs never meet.}} Whoever {aDrill} needs keeps a place.',
+	mixWhat: 'Which {groups}',
+	stationGroups: '{Groups} of {stations}',
+	onePlayer: 'One',
+	otherPlayer: 'The other',
+	nobody: 'Nobody',
+	together: 'Together',
+	apart: 'Apart',
+	goTogether: '{one} and {other} go together',
+	goApart: '{one} and {other} stay apart',
+	remove: 'Remove',
+	mixUnits: 'Nobody with their own {unit}',
+	mixGroups: 'Mix the {groups}',
+	mixing: 'Mixing',
+	neverFromTo: 'Pairs who never meet: {before} → {after}',
+	nothingBetter: 'Nothing better can be found.',
+	useMixed: 'Use these {groups} in {count, plural, one {# {practice}} other {# {practices}}}',
+	mixed: 'The {groups} of {count, plural, one {# {practice}} other {# {practices}}} are changed.'
 });

@@ -60,6 +60,21 @@ export async function listPractices(db: Queryable, teamId: string): Promise<List
 	}));
 }
 
+/** The practices of a team from a day on that are planned: not held, cancelled or archived; in order of time. */
+export async function listPlanned(
+	db: Queryable,
+	teamId: string,
+	from: string
+): Promise<StoredPractice[]> {
+	const { rows } = await db.query<{ revision: number; body: Practice }>(
+		`select revision, body from practice
+		 where team_id = $1 and not archived and state = 'planned' and practice.date >= $2
+		 order by practice.date, start, id`,
+		[teamId, from]
+	);
+	return rows.map(({ revision, body }) => ({ revision, practice: body }));
+}
+
 /** A practice with those who are planned with, without its periods. */
 export type ComingPractice = Pick<
 	Practice,

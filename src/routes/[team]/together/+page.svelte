@@ -4,9 +4,11 @@
 	import texts from '$texts/together';
 	import NumbersTable from '$lib/components/table/NumbersTable.svelte';
 	import Matrix from '$lib/components/together/Matrix.svelte';
-	import type { PageData } from './$types';
+	import Outcome from '$lib/components/page/Outcome.svelte';
+	import MixGroups from '$lib/components/together/MixGroups.svelte';
+	import type { ActionData, PageData } from './$types';
 
-	let { data }: { data: PageData } = $props();
+	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	const say = useWords();
 	const byId = $derived(new Map(data.players.map((player) => [player.id, player])));
@@ -79,6 +81,11 @@
 				<p>{say(texts.groupsOfTheKindFreshOn)}</p>
 			</section>
 		</div>
+		<Outcome misfit={form?.misfit} />
+		{#if form?.mixed}<p role="status">{say(texts.mixed, { count: form.mixed })}</p>{/if}
+		{#if data.mixable.choices.length > 0}
+			<MixGroups team={data.team.id} players={data.players} mixable={data.mixable} />
+		{/if}
 	{/if}
 </Page>
 

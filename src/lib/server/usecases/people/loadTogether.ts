@@ -14,7 +14,7 @@ const MOST_PAIRS = 1200;
 /** Who of a team was with whom, as far as it is shown. */
 export interface TogetherPage {
 	team: { id: string; name: string };
-	players: Pick<Player, 'id' | 'name' | 'number'>[];
+	players: Pick<Player, 'id' | 'name' | 'number' | 'unit'>[];
 	/** How many practices were held. */
 	held: number;
 	together: Together;
@@ -44,7 +44,10 @@ export async function loadTogether(
 	const shown = Math.min(parts, Math.max(1, part));
 	return {
 		team: { id: team.id, name: team.name },
-		players: players.map(({ id, name, number }) => ({ id, name, number })),
+		players: players.map(({ id, name, number, unit }) => ({
+			...{ id, name, number },
+			...(unit !== undefined && { unit })
+		})),
 		held: held.length,
 		together: partOf(all, {
 			from: (shown - 1) * MOST_TOGETHER,

@@ -1,0 +1,71 @@
+import { expect, test } from 'vitest';
+import { demoContext, demoPractices } from '../../../tests/support/demo';
+import { bestWithin } from '../base';
+import { faultsIn } from '../checks';
+import { evaluate } from '../playing';
+import { applyEdit } from '../practice';
+import { meetingsIn } from '../season';
+import { mixOccasions, neverMet, occasionsIn, withOccasion } from '.';
+
+const context = demoContext();
+const practices = demoPractices('saltmarsh');
+const [held, coming] = [practices.slice(0, 8), practices.slice(8)];
+const squad = context.players.map(({ id }) => id);
+const met = meetingsIn(held);
+
+/** Pairs who are never together, counted another way than the page does. */
+function neverIn(groups: readonly (readonly string[])[]): number {
+	const known = new Map(met.map(([a, b, times]) => [[a, b].sort().join(), times]));
+	return squad
+		.flatMap((a, k) => squad.slice(k + 1).map((b) => [a, b]))
+		.filter(
+			(pair) =>
+				!known.get([...pair].sort().join()) &&
+				!groups.some((group) => pair.every((id) => group.includes(id)))
+		).length;
+}
+
+test.each([{ of: 'stations' } as const, { of: 'drill', drill: 'two-touch-squares' } as const])(
+	'the groups of practices to come are mixed, and every practice still runs: %j',
+	(wanted) => {
+		const occasions = occasionsIn(coming, wanted, context);
+		expect(occasions.length).toBeGreaterThan(3);
+		const search = mixOccasions({ players: squad, occasions, met });
+		if (!search.ok) throw new Error(search.failure.message);
+		let second = 0;
+		const mixed = bestWithin(search.value, { now: () => (second += 1), seconds: 0.2 });
+		const before = occasions.flatMap(({ groups }) => groups);
+		const after = mixed.sessions.flat();
+		expect(neverMet(squad, met, before)).toBe(neverIn(before));
+		expect(neverMet(squad, met, after)).toBe(neverIn(after));
+		expect(neverIn(after)).toBeLessThan(neverIn(before));
+		for (const practice of coming) {
+			const own = occasions.flatMap((occasion, k) =>
+				occasion.practice === practice.id ? withOccasion(practice, occasion, mixed.sessions[k]) : []
+			);
+			const applied = own.length > 0 ? applyEdit(practice, { type: 'all', edits: own }) : null;
+			if (!applied) continue;
+			if (!applied.ok) throw new Error(applied.failure);
+			const stops = (of: typeof practice) =>
+				faultsIn(evaluate(of, context)).filter(({ severity }) => severity === 'stop').length;
+			expect(stops(applied.value.practice)).toBeLessThanOrEqual(stops(practice));
+		}
+	}
+);
+
+test('a round that water divides is one occasion, and who does not come keeps a place', () => {
+	const divided = coming.find(
+		({ periods }) => periods.filter(({ slots }) => slots !== undefined).length > 1
+	);
+	if (!divided) throw new Error('no round is divided');
+	const [occasion, ...others] = occasionsIn([divided], { of: 'stations' }, context);
+	expect(others).toEqual([]);
+	expect(occasion.periods).toHaveLength(2);
+	const gone = divided.expected[0];
+	const without = { ...divided, expected: divided.expected.slice(1) };
+	const [now] = occasionsIn([without], { of: 'stations' }, context);
+	expect(now.groups.flat()).not.toContain(gone);
+	const turned = [...now.groups.slice(1), now.groups[0]];
+	for (const edit of withOccasion(without, now, turned))
+		expect(edit.groups?.some(({ players }) => players.includes(gone))).toBe(true);
+});

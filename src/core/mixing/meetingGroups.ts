@@ -1,0 +1,134 @@
+import { movingGroups, regroup } from '../building';
+import { sameValue } from '../base';
+import type { Lane, Period, Practice } from '../model/practice';
+import { isStation } from '../playing';
+import { arranging, type Context, type EditOf } from '../practice';
+import { columnsOf, needOfLane, playsRole, stationLanes, withColumns } from '../settling';
+import type { Occasion } from './readMix';
+
+/** Which groups are mixed: those that go through stations, or the copies of a drill. */
+export type Wanted = { of: 'stations' } | { of: 'drill'; drill: string };
+
+/** An occasion of a practice on which players are in groups: a round of stations, or a drill in copies. */
+export interface Meeting extends Occasion {
+	practice: string;
+	date: string;
+	/** Ids of the periods that have these groups: a round that water divides has two. */
+	periods: string[];
+	/** Id of the lane whose copies these are; none for a round. */
+	lane?: string;
+	/** Names of the periods. */
+	name: string;
+}
+
+/** An occasion to come, with the number of the state of the practice that it was read from. */
+export interface PlannedMeeting extends Meeting {
+	revision: number;
+}
+
+/** Groups of practices to come that can be mixed, and who has met whom, how often, in those that were held. */
+export interface Mixable {
+	choices: {
+		wanted: Wanted;
+		/** Name of the drill; null for rounds of stations. */
+		name: string | null;
+		meetings: PlannedMeeting[];
+	}[];
+	met: [a: string, b: string, times: number][];
+}
+
+/** Those of some players without whom a lane cannot be run. */
+const neededIn = (lanes: readonly Lane[], players: readonly string[], context: Context) => {
+	const roles = lanes.flatMap((lane) => needOfLane(lane, context).roles);
+	return players.filter((id) =>
+		roles.some(({ role }) => playsRole(context.playerById.get(id), role))
+	);
+};
+
+function ofPeriod(
+	practice: Practice,
+	period: Period,
+	{ wanted, context }: { wanted: Wanted; context: Context }
+): Meeting[] {
+	const expected = new Set(practice.expected);
+	const coming = (ids: readonly string[]) => ids.filter((id) => expected.has(id));
+	const at = {
+		practice: practice.id,
+		date: practice.date,
+		periods: [period.id],
+		name: period.name
+	};
+	if (wanted.of === 'stations') {
+		if (!period.slots) return [];
+		const groups = movingGroups(period).map(({ players }) => coming(players));
+		const stay = neededIn(stationLanes(period), groups.flat(), context);
+		return groups.length > 1 ? [{ ...at, groups, stay }] : [];
+	}
+	return period.lanes.flatMap((lane): Meeting[] => {
+		const isIt = lane.blocks.every(({ drill }) => drill?.id === wanted.drill);
+		const columns = isIt && !isStation(period, lane) ? columnsOf(period, lane) : null;
+		if (!columns || columns.length < 2) return [];
+		const groups = columns.map(coming);
+		return [{ ...at, lane: lane.id, groups, stay: neededIn([lane], groups.flat(), context) }];
+	});
+}
+
+/** All occasions of some practices on which players are in such groups, in order. */
+export function occasionsIn(
+	practices: readonly Practice[],
+	wanted: Wanted,
+	context: Context
+): Meeting[] {
+	return practices.flatMap((practice) => {
+		const all = practice.periods.flatMap((period) =>
+			ofPeriod(practice, period, { wanted, context })
+		);
+		return all.reduce<Meeting[]>((kept, next) => {
+			const same = kept.find(({ groups }) => sameValue(groups, next.groups));
+			if (same && !next.lane) same.periods.push(...next.periods);
+			else kept.push({ ...next });
+			return kept;
+		}, []);
+	});
+}
+
+/** The edits that give the periods of an occasion these groups; who does not come keeps a place. */
+export function withOccasion(
+	practice: Practice,
+	{ periods, lane: laneId }: Pick<Meeting, 'periods' | 'lane'>,
+	groups: readonly (readonly string[])[]
+): EditOf<'arrange-period'>[] {
+	const expected = new Set(practice.expected);
+	const away = (ids: readonly string[]) => ids.filter((id) => !expected.has(id));
+	return practice.periods
+		.filter(({ id }) => periods.includes(id))
+		.flatMap((period) => {
+			const lane = period.lanes.find(({ id }) => id === laneId);
+			if (!lane) {
+				const moving = movingGroups(period);
+				const players = moving.map((group, k) => [...(groups[k] ?? []), ...away(group.players)]);
+				return [regroup(period, players)];
+			}
+			const columns = columnsOf(period, lane) ?? [];
+			const parts = columns.map((column, k) => [...(groups[k] ?? []), ...away(column)]);
+			return [arranging(withColumns(period, lane, { kept: [...parts.keys()], parts }))];
+		});
+}
+
+/** How many pairs of a squad are never together: not before, and not in these groups. */
+export function neverMet(
+	squad: readonly string[],
+	met: readonly (readonly [string, string, number])[],
+	groups: readonly (readonly string[])[]
+): number {
+	const seen = new Set<string>();
+	const add = (a: string, b: string) => seen.add(a < b ? `${a} ${b}` : `${b} ${a}`);
+	for (const [a, b, times] of met) if (times > 0) add(a, b);
+	for (const group of groups)
+		for (const [k, a] of group.entries()) for (const b of group.slice(k + 1)) add(a, b);
+	let never = 0;
+	for (const [k, a] of squad.entries())
+		for (const b of squad.slice(k + 1))
+			if (!seen.has(a < b ? `${a} ${b}` : `${b} ${a}`)) never += 1;
+	return never;
+}

@@ -1,0 +1,59 @@
+import { neverMet, type Mixable, type OccasionsInput, type PlannedMeeting } from '$core/mixing';
+import type { Meetings } from '$core/season';
+
+/** A player as mixing sees one. */
+interface Mixed {
+	id: string;
+	unit?: string;
+}
+
+/** What mixing is asked for: which pairs go together, which apart, and whether units are mixed. */
+export interface MixWishes {
+	together: string[][];
+	apart: string[][];
+	mixesUnits: boolean;
+}
+
+/** Pairs of players of one unit. */
+const ofOneUnit = (players: readonly Mixed[]): string[][] =>
+	players.flatMap(({ id, unit }, k) =>
+		players
+			.slice(k + 1)
+			.filter((other) => unit !== undefined && other.unit === unit)
+			.map((other) => [id, other.id])
+	);
+
+/** What the search is asked for the groups of some occasions. */
+export function askedMix(
+	{ meetings }: Mixable['choices'][number],
+	{ players, met, wishes }: { players: readonly Mixed[]; met: Meetings; wishes: MixWishes }
+): OccasionsInput {
+	const known = new Set(players.map(({ id }) => id));
+	return {
+		players: players.map(({ id }) => id),
+		occasions: meetings.map(({ groups, stay }) => ({
+			groups: groups.map((group) => group.filter((id) => known.has(id))),
+			...(stay && { stay: stay.filter((id) => known.has(id)) })
+		})),
+		met: met.filter(([a, b]) => known.has(a) && known.has(b)),
+		together: wishes.together,
+		apart: [...wishes.apart, ...(wishes.mixesUnits ? ofOneUnit(players) : [])]
+	};
+}
+
+/** What is sent to be stored: for every occasion the groups that it had and those that it gets. */
+export const sentMix = (
+	meetings: readonly PlannedMeeting[],
+	sessions: readonly (readonly (readonly string[])[])[]
+) =>
+	meetings.map(({ practice, revision, periods, lane, groups }, k) => ({
+		...{ practice, revision, periods, was: groups, groups: sessions[k] },
+		...(lane !== undefined && { lane })
+	}));
+
+/** Pairs who are never together, in practices that were held or with these groups. */
+export const neverWith = (
+	squad: readonly string[],
+	met: Meetings,
+	sessions: readonly (readonly (readonly string[])[])[]
+): number => neverMet(squad, met, sessions.flat());
