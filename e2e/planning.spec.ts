@@ -138,3 +138,28 @@ test('a game gets a line-up that is kept with it', async ({ page }) => {
 	await page.getByText('Line-up of 4 shifts').click();
 	await expect(page.getByRole('columnheader', { name: 'Shift 4' })).toBeVisible();
 });
+
+test('the groups of all practices to come are mixed at once, and stored together', async ({
+	page,
+	server
+}) => {
+	await open(page, `${server.url}/saltmarsh/together`);
+	const mix = page.getByRole('region', { name: 'Mix the groups of practices to come' });
+	await mix.getByLabel('One', { exact: true }).selectOption({ label: 'Thandi Morwick' });
+	await mix.getByLabel('The other').selectOption({ label: 'Rukmini Salcote' });
+	await mix.getByRole('button', { name: 'Apart' }).click();
+	await expect(mix).toContainText('Thandi Morwick and Rukmini Salcote stay apart');
+	await mix.getByRole('button', { name: 'Mix the groups' }).click();
+	await expect(mix).toContainText('Pairs who never meet: 1 →');
+	const groups = await mix.locator('ol > li').allInnerTexts();
+	expect(groups.length).toBeGreaterThan(10);
+	for (const group of groups) expect(group).not.toMatch(/Thandi.*Rukmini|Rukmini.*Thandi/);
+	await mix.getByRole('button', { name: 'Use these groups in 5 practices' }).click();
+	await expect(page.getByText('The groups of 5 practices are changed.')).toBeVisible();
+	await open(page, `${server.url}/saltmarsh/practices/2027-04-22/paper`);
+	await page.locator('#hand-out').selectOption('groups');
+	const cards = await page.locator('article[data-kind="groups"] .card').allInnerTexts();
+	const withThandi = cards.find((card) => card.includes('Thandi'));
+	expect(withThandi).toBeDefined();
+	expect(withThandi).not.toContain('Rukmini');
+});

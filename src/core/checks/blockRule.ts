@@ -5,7 +5,7 @@ import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
 import { onceFor } from './onceFor';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
-import { anotherInside, withDrill } from '../building';
+import { anotherInside, isDoneTogether, withDrill } from '../building';
 import { recopy, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
@@ -90,7 +90,10 @@ function inSameCopies({ runs }: PlayedBlock, drills: readonly Drill[]): Drill[] 
 	);
 }
 
-/** Other drills of the same family in copies of their own, where the block is all that its period runs. */
+/**
+ * Other drills of the same family in copies of their own, where the block is all that its period runs: another
+ * game for so many, another warm-up.
+ */
 function* inOtherCopies(
 	{ runs, drill, evaluation }: PlayedBlock,
 	drills: readonly Drill[]
@@ -115,7 +118,7 @@ function* otherwise({ accepts, severity }: BlockRule, played: PlayedBlock): Gene
 	const drills = drillsLike(played);
 	for (const drill of inSameCopies(played, drills).slice(0, DRILLS_TRIED))
 		yield withDrill(block, drill);
-	if (severity === 'stop') yield* inOtherCopies(played, drills);
+	if (severity === 'stop' && isDoneTogether(played.drill)) yield* inOtherCopies(played, drills);
 	if (severity === 'stop') yield withoutBlock(period, block);
 }
 

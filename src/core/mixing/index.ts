@@ -2,7 +2,7 @@ export { MIX_SECONDS, mixOccasions, mixSearch } from './mix';
 export { MixInput, MixOutput } from './mixShapes';
 export type { Occasion, OccasionsInput } from './readMix';
 export {
-	neverMet,
+	meetingRange,
 	occasionsIn,
 	withOccasion,
 	type Meeting,

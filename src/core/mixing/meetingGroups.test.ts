@@ -5,7 +5,7 @@ import { faultsIn } from '../checks';
 import { evaluate } from '../playing';
 import { applyEdit } from '../practice';
 import { meetingsIn } from '../season';
-import { mixOccasions, neverMet, occasionsIn, withOccasion } from '.';
+import { mixOccasions, meetingRange, occasionsIn, withOccasion } from '.';
 
 const context = demoContext();
 const practices = demoPractices('saltmarsh');
@@ -36,8 +36,8 @@ test.each([{ of: 'stations' } as const, { of: 'drill', drill: 'two-touch-squares
 		const mixed = bestWithin(search.value, { now: () => (second += 1), seconds: 0.2 });
 		const before = occasions.flatMap(({ groups }) => groups);
 		const after = mixed.sessions.flat();
-		expect(neverMet(squad, met, before)).toBe(neverIn(before));
-		expect(neverMet(squad, met, after)).toBe(neverIn(after));
+		expect(meetingRange(squad, met, before).never).toBe(neverIn(before));
+		expect(meetingRange(squad, met, after).never).toBe(neverIn(after));
 		expect(neverIn(after)).toBeLessThan(neverIn(before));
 		for (const practice of coming) {
 			const own = occasions.flatMap((occasion, k) =>

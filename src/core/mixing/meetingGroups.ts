@@ -115,20 +115,22 @@ export function withOccasion(
 		});
 }
 
-/** How many pairs of a squad are never together: not before, and not in these groups. */
-export function neverMet(
+/** How many pairs of a squad are never together, and how often those are who are together most. */
+export function meetingRange(
 	squad: readonly string[],
 	met: readonly (readonly [string, string, number])[],
 	groups: readonly (readonly string[])[]
-): number {
-	const seen = new Set<string>();
-	const add = (a: string, b: string) => seen.add(a < b ? `${a} ${b}` : `${b} ${a}`);
-	for (const [a, b, times] of met) if (times > 0) add(a, b);
+): { never: number; most: number } {
+	const times = new Map<string, number>();
+	const add = (a: string, b: string, by: number) => {
+		const key = a < b ? `${a} ${b}` : `${b} ${a}`;
+		times.set(key, (times.get(key) ?? 0) + by);
+	};
+	for (const [a, b, often] of met) add(a, b, often);
 	for (const group of groups)
-		for (const [k, a] of group.entries()) for (const b of group.slice(k + 1)) add(a, b);
-	let never = 0;
-	for (const [k, a] of squad.entries())
-		for (const b of squad.slice(k + 1))
-			if (!seen.has(a < b ? `${a} ${b}` : `${b} ${a}`)) never += 1;
-	return never;
+		for (const [k, a] of group.entries()) for (const b of group.slice(k + 1)) add(a, b, 1);
+	const all = squad.flatMap((a, k) =>
+		squad.slice(k + 1).map((b) => times.get(a < b ? `${a} ${b}` : `${b} ${a}`) ?? 0)
+	);
+	return { never: all.filter((often) => often === 0).length, most: Math.max(0, ...all) };
 }

@@ -39,6 +39,7 @@ export default messages({
 	mixGroups: 'Mix the {groups}',
 	mixing: 'Mixing',
 	neverFromTo: 'Pairs who never meet: {before} → {after}',
+	mostFromTo: 'Times the same two are together at most: {before} → {after}',
 	nothingBetter: 'Nothing better can be found.',
 	useMixed: 'Use these {groups} in {count, plural, one {# {practice}} other {# {practices}}}',
 	mixed: 'The {groups} of {count, plural, one {# {practice}} other {# {practices}}} are changed.'

@@ -9,7 +9,7 @@
 	import type { Mixable } from '$core/mixing';
 	import { Planning } from '$lib/state/planning.svelte';
 	import texts from '$texts/together';
-	import { askedMix, neverWith, sentMix } from './mixing';
+	import { askedMix, rangeWith, sentMix } from './mixing';
 
 	/** Groups of all practices to come, made anew so that the same players are together as seldom as can be. */
 	let {
@@ -41,7 +41,7 @@
 		askedMix(choice, { players, met: mixable.met, wishes: { together, apart, mixesUnits } })
 	);
 	const before = $derived(
-		neverWith(
+		rangeWith(
 			squad,
 			mixable.met,
 			input.occasions.map(({ groups }) => groups)
@@ -49,7 +49,7 @@
 	);
 	// What is shown belongs to what was asked: other wishes want another answer.
 	const best = $derived(planning.answers?.input === input ? planning.best : null);
-	const after = $derived(best && neverWith(squad, mixable.met, best.sessions));
+	const after = $derived(best && rangeWith(squad, mixable.met, best.sessions));
 	const isPair = $derived(first !== '' && second !== '' && first !== second);
 	const name = (id: string) => players.find((player) => player.id === id)?.name ?? id;
 	const rules = $derived([
@@ -64,7 +64,7 @@
 
 <section class="mix" aria-label={say(texts.mixTitle)}>
 	<h2>{say(texts.mixTitle)}</h2>
-	<p>{say(texts.mixSays, { count: practices, never: before })}</p>
+	<p>{say(texts.mixSays, { count: practices, never: before.never })}</p>
 	<div class="ask">
 		<Select id="mix-what" size="sm" labelText={say(texts.mixWhat)} bind:selected={at}>
 			{#each mixable.choices as { name: drill }, index (index)}
@@ -118,7 +118,8 @@
 	<SearchProgress {planning} does={say(texts.mixing)} />
 	{#if best && after !== null && !planning.isRunning}
 		<p class="outcome" role="status">
-			<strong>{say(texts.neverFromTo, { before, after })}</strong>
+			<strong>{say(texts.neverFromTo, { before: before.never, after: after.never })}</strong>
+			<strong>{say(texts.mostFromTo, { before: before.most, after: after.most })}</strong>
 			{best.optimal ? say(texts.nothingBetter) : ''}
 		</p>
 		<form method="POST" action="/{team}/together?/mix" use:enhance={stay(say)}>
@@ -174,6 +175,7 @@
 		font-size: 14px;
 	}
 	.outcome strong {
+		display: block;
 		font-size: 16px;
 	}
 	.sessions {

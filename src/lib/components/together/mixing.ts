@@ -1,4 +1,4 @@
-import { neverMet, type Mixable, type OccasionsInput, type PlannedMeeting } from '$core/mixing';
+import { meetingRange, type Mixable, type OccasionsInput, type PlannedMeeting } from '$core/mixing';
 import type { Meetings } from '$core/season';
 
 /** A player as mixing sees one. */
@@ -51,9 +51,9 @@ export const sentMix = (
 		...(lane !== undefined && { lane })
 	}));
 
-/** Pairs who are never together, in practices that were held or with these groups. */
-export const neverWith = (
+/** How pairs of a squad are together, in practices that were held and with these groups. */
+export const rangeWith = (
 	squad: readonly string[],
 	met: Meetings,
 	sessions: readonly (readonly (readonly string[])[])[]
-): number => neverMet(squad, met, sessions.flat());
+) => meetingRange(squad, met, sessions.flat());
