@@ -115,7 +115,7 @@ console.log(`drafts of ${SQUADS} squads: ${none} without any drill that can run`
 console.log(`  stops: ${sum(stops)}, ${verdict(sum(stops) === 0)}`);
 judge('  warnings, mean', mean(warnings) ?? 0, 1, '', false);
 const due = mean(shares) ?? 0;
-console.log(`  due minutes of the bound, mean ${(due * 100).toFixed(0)}%, ${verdict(due >= 0.85)}`);
+console.log(`  due minutes of the bound, mean ${(due * 100).toFixed(1)}%, ${verdict(due >= 0.85)}`);
 console.log(`  time busy, mean ${((mean(busy) ?? 0) * 100).toFixed(0)}%`);
 console.log(`  minutes left open, mean ${(mean(open) ?? 0).toFixed(1)}`);
 const apart = mean(unlike) ?? 0;
@@ -151,7 +151,7 @@ for (const team of demoTeams()) {
 		return [{ byHand, drafted: drafted.value.alternatives[0].figures.busyShare }];
 	});
 	const [byHand, drafted] = [mean(made, (each) => each.byHand), mean(made, (each) => each.drafted)];
-	const percent = (share = 0) => `${(share * 100).toFixed(0)}%`;
+	const percent = (share = 0) => `${(share * 100).toFixed(1)}%`;
 	console.log(
 		`time busy of ${made.length} practices of ${team}: drafted ${percent(drafted)}, by hand ${percent(byHand)}, ${verdict((drafted ?? 0) >= (byHand ?? 0))}`
 	);

@@ -44,13 +44,13 @@ export function broughtAbout(
 	{ practice }: Evaluation,
 	found: readonly Trouble[]
 ): readonly Trouble[] {
-	const missing = missingIn(practice);
-	const stops = found.filter(
-		({ code, severity, at }) =>
-			severity === 'stop' &&
-			BROUGHT_ABOUT.has(code) &&
-			(missing.get(at.period ?? '')?.size ?? 0) > 0
+	const possible = found.filter(
+		({ code, severity }) => severity === 'stop' && BROUGHT_ABOUT.has(code)
 	);
+	// Asked of every practice that is tried: most have nothing of the kind.
+	if (possible.length < FROM_PLACES) return [];
+	const missing = missingIn(practice);
+	const stops = possible.filter(({ at }) => (missing.get(at.period ?? '')?.size ?? 0) > 0);
 	const places = new Set(stops.map(({ at }) => at.block ?? at.period));
 	return places.size >= FROM_PLACES ? stops : [];
 }

@@ -20,6 +20,9 @@ export interface Taste {
 	names: DraftNames;
 }
 
+/** How much of the worth of what is wanted hangs on how busy players are with it, and what being busy is worth itself. */
+const BUSY_PART = 0.25;
+const BUSY_WORTH = 0.3;
 const APART = new Set(['warm-up', 'scrimmage', 'cool-down']);
 /** How often a stretch is tried, each time without the drill that stopped it. */
 const ATTEMPTS = 5;
@@ -125,8 +128,8 @@ export class Filling {
 	value(choice: Choice, minutes: number): number {
 		const { drill, busy } = choice;
 		const daily = drill.frequency === 'daily' ? minutes : 0;
-		const worth = this.wanted.worth(choice, minutes) * (0.6 + 0.4 * busy);
-		return (worth + daily + 0.02 * minutes * busy) * (this.taste.of.get(drill.id) ?? 1);
+		const worth = this.wanted.worth(choice, minutes) * (1 - BUSY_PART + BUSY_PART * busy);
+		return (worth + daily + BUSY_WORTH * minutes * busy) * (this.taste.of.get(drill.id) ?? 1);
 	}
 
 	take(choice: Choice, minutes: number): void {
