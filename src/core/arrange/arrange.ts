@@ -1,5 +1,5 @@
 import { ok, sameValue, type Outcome } from '../base';
-import { fitToTime, resizePeriods, startLate } from '../building';
+import { fitToTime, startLate } from '../building';
 import { faultsIn, fixesFor, type Fault } from '../checks';
 import type { Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
@@ -88,14 +88,12 @@ function tooBig(evaluation: Evaluation): Map<string, number> {
 function settled(framed: Work): Work {
 	let best = framed;
 	const plan = ({ practice }: Work) => ({ practice, context: framed.evaluation.context });
-	for (const step of settle(plan(best))) best.take(step);
-	slotsInTime(best);
+	for (const step of settle(plan(best)).edits) best.take(step);
 	const open = tooBig(best.evaluation);
 	while (open.size > 0) {
 		const next = Work.from(best);
 		const fewer = new Map([...open.keys()].map((id) => [id, 1]));
-		for (const step of settle(plan(next), fewer)) next.take(step);
-		slotsInTime(next);
+		for (const step of settle(plan(next), fewer).edits) next.take(step);
 		const left = tooBig(next.evaluation);
 		const isBetter = stopsIn(next.evaluation).length < stopsIn(best.evaluation).length;
 		if (isBetter) best = next;
@@ -106,13 +104,6 @@ function settled(framed: Work): Work {
 		}
 	}
 	return best;
-}
-
-/** Gives the blocks of rounds the minutes of their slots, of which there may be fewer now. */
-function slotsInTime(work: Work): void {
-	const rounds = work.practice.periods.filter(({ slots }) => slots !== undefined);
-	const minutes = new Map(rounds.map((period) => [period.id, period.minutes]));
-	if (minutes.size > 0) work.take(resizePeriods(work.practice, minutes));
 }
 
 /** Gives the minutes of periods that are gone to the others, where that makes nothing worse. */

@@ -1,7 +1,5 @@
-import { resizePeriods } from '../building';
 import type { Practice } from '../model/practice';
 import { type Evaluation, playersOfLane } from '../playing';
-import { applyEdit, type EditOf } from '../practice';
 import { settle } from '../settling';
 import type { FindingCode, Rule, Trouble } from './finding';
 
@@ -75,22 +73,6 @@ export function asOne(
 	};
 }
 
-/** One edit that settles all periods for those who come, slots cut anew. */
-function settling({ practice, context }: Evaluation): EditOf<'all'> | null {
-	const edits: EditOf<'all'>['edits'] = [];
-	let now = practice;
-	for (const step of settle({ practice, context })) {
-		const applied = applyEdit(now, step);
-		if (!applied.ok) continue;
-		edits.push(step);
-		now = applied.value.practice;
-	}
-	const rounds = now.periods.filter(({ slots }) => slots !== undefined);
-	if (edits.length > 0 && rounds.length > 0)
-		edits.push(resizePeriods(now, new Map(rounds.map(({ id, minutes }) => [id, minutes]))));
-	return edits.length > 0 ? { type: 'all', edits } : null;
-}
-
 /** People who are placed do not come, and what they are placed in does not run without them. */
 export const notHere: Rule<'not-here'> = {
 	// Found from what the other rules find.
@@ -101,7 +83,7 @@ export const notHere: Rule<'not-here'> = {
 		return this.proposeForAll?.(evaluation, [trouble]) ?? [];
 	},
 	*proposeForAll(evaluation) {
-		const edit = settling(evaluation);
-		if (edit) yield edit;
+		const { edits } = settle(evaluation);
+		if (edits.length > 0) yield { type: 'all', edits };
 	}
 };

@@ -1,13 +1,13 @@
 /** A session as a bound sees it: who is there, and how large its groups are. */
-export interface Attended {
-	present: ReadonlySet<number> | readonly number[];
+interface Attended {
+	present: readonly number[];
 	sizes: readonly number[];
 }
 
 const pairsOf = (count: number) => (count * (count - 1)) / 2;
 
 /** Meetings of a session: pairs within its groups. */
-export const meetings = ({ sizes }: Pick<Attended, 'sizes'>): number =>
+const meetings = ({ sizes }: Attended): number =>
 	sizes.reduce((sum, size) => sum + pairsOf(size), 0);
 
 /** The least that pairs cost when so many meetings fall on so many pairs, each at most so often by `caps`. */
@@ -35,7 +35,7 @@ function filledEvenly(total: number, caps: readonly number[]): number {
  */
 export function pigeonhole(
 	players: number,
-	sessions: readonly { present: readonly number[]; sizes: readonly number[] }[],
+	sessions: readonly Attended[],
 	met: ArrayLike<number>
 ): number {
 	const both = new Int32Array(players * players);
@@ -86,9 +86,7 @@ function bySizes(sizes: readonly number[], groups: number): number {
 }
 
 /** The least cost of sessions two at a time: who is in a group of one is spread over the groups of the other. */
-export function twoAtATime(
-	sessions: readonly { present: readonly number[]; sizes: readonly number[] }[]
-): number {
+export function twoAtATime(sessions: readonly Attended[]): number {
 	let cost = 0;
 	for (const [k, one] of sessions.entries()) {
 		const inOne = new Set(one.present);

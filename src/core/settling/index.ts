@@ -2,4 +2,4 @@ export { needOfLane, playsRole } from './demand';
 export { columnsOf, withColumns } from './lane';
 export { gamePlan, type Game } from './lineups';
 export { stationLanes } from './round';
-export { settle, isUnsettled, type Fewer } from './settle';
+export { settle } from './settle';

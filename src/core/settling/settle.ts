@@ -1,9 +1,9 @@
 import { greatest } from 'd3-array';
 import { sameValue } from '../base';
-import { groupsOf, movingGroups } from '../building';
+import { groupsOf, movingGroups, resizePeriods } from '../building';
 import type { Lane, Period, Practice } from '../model/practice';
 import { arrivesAt, isKeptOutOfPeriod, isStation, keptOutOf, playersOfLane } from '../playing';
-import { arranging, type EditOf, type Plan } from '../practice';
+import { applyEdit, arranging, type EditOf, type Plan } from '../practice';
 import { needOfLane, playsRole } from './demand';
 import { shrunk, type Who } from './evened';
 import { columnsOf, withColumns } from './lane';
@@ -11,8 +11,8 @@ import { withLineups } from './lineups';
 import { meeting, needOfRound, withFilledCopies, withParts } from './round';
 import { staffed } from './staffed';
 
-/** How many parts fewer than it needs a period is left with, by its id: what else is wrong there wants it smaller. */
-export type Fewer = ReadonlyMap<string, number>;
+/** How many parts fewer than it has a period is left with, by its id: what else is wrong there wants it smaller. */
+type Fewer = ReadonlyMap<string, number>;
 
 /** A period while it is settled: who joins, and what cannot be staffed. */
 interface Scene {
@@ -227,30 +227,39 @@ function led(period: Period, comes: (id: string) => boolean, { playerById }: Pla
 	return { ...period, groups };
 }
 
-type Step = EditOf<'arrange-period'> | EditOf<'remove-period'>;
-
-/** The edits that settle the periods of a practice for those who come to it, in their order. */
-export function settle(plan: Plan, fewer: Fewer = new Map()): Step[] {
-	const steps: Step[] = [];
-	let second = 0;
-	for (const period of plan.practice.periods) {
-		const settled = settledPeriod(plan, period, { second, fewer: fewer.get(period.id) });
-		second += period.minutes * 60;
-		if (settled === null) steps.push({ type: 'remove-period', period: period.id });
-		else if (settled !== period) steps.push(arranging(settled));
-	}
-	return steps;
+/** A practice whose periods are settled, and the edits that come to it, in their order. */
+export interface Settled {
+	practice: Practice;
+	edits: EditOf<'all'>['edits'];
 }
 
-/** Whether somebody is placed who does not come, or comes and has no place: what settling is for. */
-export function isUnsettled({ expected, adults, periods }: Practice): boolean {
-	const [players, grown] = [new Set(expected), new Set(adults)];
-	return periods.some(
-		(period) =>
-			period.lanes.some((lane) => playersOfLane(period, lane).some((id) => !players.has(id))) ||
-			(period.groups ?? []).some((group) => group.players.some((id) => !players.has(id))) ||
-			period.lanes.some(({ blocks }) =>
-				blocks.some(({ copies }) => copies.some((copy) => copy.adults.some((id) => !grown.has(id))))
-			)
-	);
+/**
+ * Settles the periods of a practice for those who come to it; those that `fewer` names are left with so many parts
+ * fewer. Rounds that have other slots then have their minutes cut anew.
+ */
+export function settle({ practice, context }: Plan, fewer: Fewer = new Map()): Settled {
+	const edits: Settled['edits'] = [];
+	let now = practice;
+	const take = (edit: Settled['edits'][number]) => {
+		const applied = applyEdit(now, edit);
+		if (!applied.ok) throw new Error(`a settled period does not apply: ${applied.failure}`);
+		edits.push(edit);
+		now = applied.value.practice;
+	};
+	const rounds = new Map<string, number>();
+	let second = 0;
+	for (const period of practice.periods) {
+		const own = settledPeriod({ practice, context }, period, {
+			second,
+			fewer: fewer.get(period.id)
+		});
+		second += period.minutes * 60;
+		if (own === null) take({ type: 'remove-period', period: period.id });
+		else if (own !== period) {
+			take(arranging(own));
+			if (own.slots) rounds.set(period.id, period.minutes);
+		}
+	}
+	if (rounds.size > 0) take(resizePeriods(now, rounds));
+	return { practice: now, edits };
 }
