@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
-import { faultsIn, fixesFor } from '../checks';
+import { faultsIn, fixesWithoutAsking } from '../checks';
 import type { Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { applyEdit } from '../practice';
@@ -52,7 +52,9 @@ describe.each(demoTeams())('a practice of %s arranged for who is here', (team) =
 		expect(stopsIn(fresh).map(({ code, at }) => [code, at])).toEqual(
 			left.map(({ code, at }) => [code, at])
 		);
-		for (const stop of stopsIn(fresh)) expect(fixesFor(fresh, stop)).toEqual([]);
+		for (const stop of stopsIn(fresh)) expect(fixesWithoutAsking(fresh, stop)).toEqual([]);
+		expect(after.expected).toEqual(expected);
+		expect(after.adults).toEqual(adults);
 	});
 });
 
@@ -120,6 +122,10 @@ describe('arrange', () => {
 		expect(water(late.practice)).toEqual(water(before.practice));
 		const planned = late.practice.periods.reduce((sum, { minutes }) => sum + minutes, 0);
 		expect(planned).toBeLessThanOrEqual(late.practice.minutes);
+		const cut = arranged(before, { expected, adults, lateMinutes: 45, cutsWater: true });
+		const drunk = (practice: Practice) =>
+			water(practice).reduce((sum, [, minutes]) => sum + Number(minutes), 0);
+		expect(drunk(cut.practice)).toBeLessThan(drunk(before.practice));
 		const least = before.practice.minutes - 5;
 		const never = arrange(before, { expected, adults, lateMinutes: least });
 		expect(never.ok ? null : never.failure.code).toBe('infeasible');
@@ -138,6 +144,29 @@ describe('arrange', () => {
 		const own = evaluation.runs.filter(({ run }) => run.players.includes(player));
 		expect(own.length).toBeGreaterThan(0);
 		for (const { run } of own) expect(run.fromSecond).toBeGreaterThanOrEqual(first.minutes * 60);
+	});
+
+	test('too few adults are said, and nobody who is missing is asked to come', () => {
+		const young = evaluate(demoPractices('harbour-minis')[0], demoContext('harbour-minis'));
+		const one = young.practice.adults.slice(0, 1);
+		const { practice, left } = arranged(young, {
+			expected: young.practice.expected,
+			adults: one
+		});
+		expect(practice.adults).toEqual(one);
+		expect(left.map(({ code }) => code)).toContain('adults-few');
+	});
+
+	test('a lane that nobody can stand with gets smaller, and the lanes beside stay as they are', () => {
+		const practice = demoPractices('skerryside')[2];
+		const played = evaluate(practice, demoContext('skerryside'));
+		const { changes } = arranged(played, {
+			expected: practice.expected,
+			adults: practice.adults.slice(0, -1)
+		});
+		expect(changes.every(({ minutes }) => minutes.after !== null)).toBe(true);
+		const moved = changes.flatMap((change) => change.moved);
+		expect(new Set(moved).size).toBeLessThan(practice.expected.length / 4);
 	});
 
 	test('an adult who is missing is replaced by one who is free, and named nowhere', () => {

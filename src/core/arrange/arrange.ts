@@ -1,6 +1,6 @@
 import { ok, sameValue, type Outcome } from '../base';
 import { fitToTime, startLate } from '../building';
-import { faultsIn, fixesFor, type Fault } from '../checks';
+import { faultsIn, fixesWithoutAsking, type Fault } from '../checks';
 import type { Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { applyEdit, type Edit, type EditOf, plannedMinutes } from '../practice';
@@ -28,7 +28,7 @@ export interface Arranged {
 	practice: Practice;
 	/** The periods that change, in their order. */
 	changes: PeriodChange[];
-	/** Stops that nothing fixes. */
+	/** Stops that nothing fixes, but others who come. */
 	left: Fault[];
 	evaluation: Evaluation;
 }
@@ -120,13 +120,13 @@ function restInTime(work: Work, periods: number): Work {
 
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
 
-/** Takes the best fix of every stop that has one. Each fix leaves fewer stops, and so this ends. */
+/** Takes the best fix of every stop that has one without asking for somebody who is not here. Each fix leaves fewer stops, and so this ends. */
 function fixed(work: Work): void {
 	const unfixed = new Set<string>();
 	for (;;) {
 		const stop = stopsIn(work.evaluation).find((fault) => !unfixed.has(keyOf(fault)));
 		if (!stop) return;
-		const [fix] = fixesFor(work.evaluation, stop);
+		const [fix] = fixesWithoutAsking(work.evaluation, stop);
 		// What could not be fixed before may be, now that something else is.
 		if (fix) {
 			unfixed.clear();

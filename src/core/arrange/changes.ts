@@ -5,8 +5,8 @@ import { isStation, playersOfCopy } from '../playing';
 export interface PeriodChange {
 	id: string;
 	name: string;
-	/** Minutes before and after; null after where it is dropped. */
-	minutes: { before: number; after: number | null };
+	/** Minutes before and after; null before where it is new, and after where it is dropped. */
+	minutes: { before: number | null; after: number | null };
 	/** Stations, or copies where it is no round, before and after. */
 	parts: { before: number; after: number };
 	/** Whether it is a round of stations. */
@@ -18,6 +18,8 @@ export interface PeriodChange {
 	joined: string[];
 	/** Ids of the adults who stand where they did not before. */
 	adults: string[];
+	/** Ids of drills that it runs and did not run before. */
+	drills: string[];
 }
 
 const blocksIn = ({ lanes }: Period): Block[] => lanes.flatMap(({ blocks }) => blocks);
@@ -37,7 +39,7 @@ function partsOf(period: Period, here: ReadonlySet<string>): string[][] {
 }
 
 /** Players who are with others than before: not in the part that kept most of their old one. */
-export function movedIn(
+function movedIn(
 	before: readonly (readonly string[])[],
 	after: readonly (readonly string[])[]
 ): string[] {
@@ -64,33 +66,53 @@ const postsOf = (period: Period) =>
 		])
 	);
 
-/** What becomes of each period that changes, in their order; ids of players and adults. */
+/** Drills that a period runs. */
+const drillsIn = (period: Period): string[] =>
+	blocksIn(period).flatMap(({ drill }) => drill?.id ?? []);
+
+/** What is in one list and not in another, each once. */
+const notIn = (ids: Iterable<string>, others: Iterable<string>): string[] => {
+	const known = new Set(others);
+	return [...new Set(ids)].filter((id) => !known.has(id));
+};
+
+/** A period of which nothing is left, or nothing was there. */
+const nothingOf = (period: Period): Period => ({ ...period, lanes: [], groups: [] });
+
+/** What becomes of each period that changes, in the order of the practice after; ids of players and adults. */
 export function changesOf(before: Practice, after: Practice): PeriodChange[] {
 	const [were, are] = [new Set(before.expected), new Set(after.expected)];
 	const stayed = new Set(before.expected.filter((id) => are.has(id)));
-	return before.periods.flatMap((period) => {
-		const next = after.periods.find(({ id }) => id === period.id);
-		const [old, now] = [partsOf(period, were).flat(), next ? partsOf(next, are).flat() : []];
-		const moved = next ? movedIn(partsOf(period, stayed), partsOf(next, stayed)) : [];
-		const stood = postsOf(period);
-		const change: PeriodChange = {
-			...{ id: period.id, name: period.name, moved, isRound: period.slots !== undefined },
-			minutes: { before: period.minutes, after: next?.minutes ?? null },
-			parts: { before: partsIn(period), after: next ? partsIn(next) : 0 },
-			gone: [...new Set(old)].filter((id) => !now.includes(id)),
-			joined: [...new Set(now)].filter((id) => !old.includes(id)),
-			adults: [
-				...new Set(
-					[...(next ? postsOf(next) : [])].flatMap((post) =>
-						stood.has(post) ? [] : [post.split(' ')[0]]
-					)
-				)
-			]
+	function changeOf(was: Period | undefined, is: Period | undefined): PeriodChange {
+		const period = (was ?? is) as Period;
+		const [old, now] = [was ?? nothingOf(period), is ?? nothingOf(period)];
+		const [ran, runs] = [partsOf(old, were).flat(), partsOf(now, are).flat()];
+		return {
+			...{ id: period.id, name: period.name, isRound: period.slots !== undefined },
+			minutes: { before: was?.minutes ?? null, after: is?.minutes ?? null },
+			parts: { before: partsIn(old), after: partsIn(now) },
+			moved: is ? movedIn(partsOf(old, stayed), partsOf(now, stayed)) : [],
+			...{ gone: notIn(ran, runs), joined: notIn(runs, ran) },
+			adults: notIn(
+				notIn(postsOf(now), postsOf(old)).map((post) => post.split(' ')[0]),
+				[]
+			),
+			drills: notIn(drillsIn(now), drillsIn(old))
 		};
-		const isSame =
-			change.minutes.after === period.minutes &&
-			change.parts.before === change.parts.after &&
-			[moved, change.gone, change.joined, change.adults].every(({ length }) => length === 0);
-		return isSame ? [] : [change];
-	});
+	}
+	const dropped = before.periods
+		.filter(({ id }) => !after.periods.some((period) => period.id === id))
+		.map((period) => changeOf(period, undefined));
+	const kept = after.periods.map((period) =>
+		changeOf(
+			before.periods.find(({ id }) => id === period.id),
+			period
+		)
+	);
+	return [...kept, ...dropped].filter(
+		({ minutes, parts, moved, gone, joined, adults, drills }) =>
+			minutes.before !== minutes.after ||
+			parts.before !== parts.after ||
+			[moved, gone, joined, adults, drills].some(({ length }) => length > 0)
+	);
 }

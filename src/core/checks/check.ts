@@ -36,16 +36,21 @@ function byCause({ rule, troubles }: Found): Fault[] {
 /** What was found by the causes that it has: what the absence of people has brought about is told with that. */
 function faultsOf(evaluation: Evaluation): Fault[] {
 	const found = troublesIn(evaluation);
+	const [absence] = found.filter(({ rule }) => rule === notHere);
+	if (!absence) return found.flatMap(byCause);
 	const brought = broughtAbout(
 		evaluation,
 		found.flatMap(({ troubles }) => troubles)
 	);
 	const told = new Set(brought);
-	return found.flatMap(({ rule, troubles }) =>
-		rule === notHere
-			? [faultOf(rule, [...troubles, ...brought])]
-			: byCause({ rule, troubles: troubles.filter((each) => !told.has(each)) })
-	);
+	return [
+		faultOf(notHere, [...absence.troubles, ...brought]),
+		...found
+			.filter((each) => each !== absence)
+			.flatMap(({ rule, troubles }) =>
+				byCause({ rule, troubles: troubles.filter((each) => !told.has(each)) })
+			)
+	];
 }
 
 /** Everything that does not work in a played practice, what has one cause told as one, worst first, then by time. */

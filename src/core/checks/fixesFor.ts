@@ -164,3 +164,15 @@ export function fixesFor(evaluation: Evaluation, fault: Fault): Edit[] {
 		.slice(0, FIXES_SHOWN)
 		.map(({ edit }) => edit);
 }
+
+/** Whether an edit asks for other people than those who come. */
+const asksPeople = (edit: Edit): boolean =>
+	stepsOf(edit).some(
+		(step) =>
+			step.type === 'set-practice' &&
+			(step.set.expected !== undefined || step.set.adults !== undefined)
+	);
+
+/** The fixes of a fault that make do with those who come: who is there is not for them to say. */
+export const fixesWithoutAsking = (evaluation: Evaluation, fault: Fault): Edit[] =>
+	fixesFor(evaluation, fault).filter((edit) => !asksPeople(edit));

@@ -1,7 +1,7 @@
 export { describeEdit, describeFailure, describeFit } from './editWords';
 export { describeFinding } from './messages';
 export { check, faultsIn } from './check';
-export { fixesFor } from './fixesFor';
+export { fixesFor, fixesWithoutAsking } from './fixesFor';
 export {
 	Finding,
 	type Among,

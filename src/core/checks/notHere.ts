@@ -1,5 +1,5 @@
 import type { Practice } from '../model/practice';
-import { type Evaluation, playersOfLane } from '../playing';
+import { type Evaluation, placedIn } from '../playing';
 import { settle } from '../settling';
 import type { FindingCode, Rule, Trouble } from './finding';
 
@@ -20,16 +20,12 @@ function missingIn({ expected, adults, periods }: Practice): Map<string, Set<str
 	const [players, grown] = [new Set(expected), new Set(adults)];
 	return new Map(
 		periods.map((period) => {
-			const placed = [
-				...(period.groups ?? []).flatMap((group) => group.players),
-				...period.lanes.flatMap((lane) => playersOfLane(period, lane))
-			];
 			const copies = period.lanes.flatMap(({ blocks }) => blocks.flatMap((block) => block.copies));
 			const standing = copies.flatMap((copy) => copy.adults);
 			return [
 				period.id,
 				new Set([
-					...placed.filter((id) => !players.has(id)),
+					...[...placedIn(period)].filter((id) => !players.has(id)),
 					...standing.filter((id) => !grown.has(id))
 				])
 			];

@@ -56,7 +56,7 @@ function targetsIn(period: Period, evaluation: Evaluation): Target[] {
  * The edit that gives players of whom some have no place in a period one each: where they may be, in the
  * group or copy of the fewest that takes one more. Null where there is no place for any of them.
  */
-export function placedIn(
+export function placing(
 	evaluation: Evaluation,
 	period: Period,
 	players: readonly string[]

@@ -1,23 +1,8 @@
 import { groups } from 'd3-array';
-import { type Evaluation, isKeptOutOfPeriod, playersOfLane } from '../playing';
+import { unplacedIn } from '../playing';
 import { type Edit, findPeriod } from '../practice';
-import type { Period } from '../model/practice';
 import type { Rule, Trouble } from './finding';
-import { placedIn } from './placing';
-
-/** Those expected who have no place in a period that places others, and are not kept out of all of it. */
-function missingFrom(period: Period, { practice, context }: Evaluation): string[] {
-	if (period.lanes.length === 0) return [];
-	const placed = new Set([
-		...(period.groups ?? []).flatMap(({ players }) => players),
-		...period.lanes.flatMap((lane) => playersOfLane(period, lane))
-	]);
-	return practice.expected.filter(
-		(id) =>
-			!placed.has(id) &&
-			!isKeptOutOfPeriod(context.playerById.get(id), period, { practice, context })
-	);
-}
+import { placing } from './placing';
 
 const playersIn = (troubles: readonly Trouble<'player-unplaced'>[]) =>
 	troubles.flatMap(({ at }) => at.player ?? []);
@@ -26,7 +11,7 @@ const playersIn = (troubles: readonly Trouble<'player-unplaced'>[]) =>
 export const playerUnplaced: Rule<'player-unplaced'> = {
 	find: (evaluation) =>
 		evaluation.practice.periods.flatMap((period) =>
-			missingFrom(period, evaluation).map((player) => ({
+			unplacedIn(period, evaluation).map((player) => ({
 				code: 'player-unplaced',
 				severity: 'stop',
 				at: { period: period.id, player },
@@ -41,7 +26,7 @@ export const playerUnplaced: Rule<'player-unplaced'> = {
 	*proposeForAll(evaluation, troubles) {
 		const edits = groups(troubles, ({ at }) => at.period).flatMap(([id, own]): Edit[] => {
 			const period = findPeriod(evaluation.practice, id ?? '');
-			const edit = period && placedIn(evaluation, period, playersIn(own));
+			const edit = period && placing(evaluation, period, playersIn(own));
 			return edit ? [edit] : [];
 		});
 		if (edits.length === 1) yield edits[0];

@@ -3,7 +3,7 @@ import { applyEdit, findBlock, findPeriod } from '../practice';
 import { playedBlocks } from './blockRule';
 import type { Rule, Trouble } from './finding';
 import { withoutPlayers } from './fixes';
-import { placedIn } from './placing';
+import { placing } from './placing';
 
 /** A player is in a block that a licensed practitioner, or a coach, keeps them out of. */
 export const restrictedPlayer: Rule<'restricted-player'> = {
@@ -42,7 +42,7 @@ export const restrictedPlayer: Rule<'restricted-player'> = {
 		const period = applied.ok && findPeriod(applied.value.practice, found.period.id);
 		const elsewhere =
 			period &&
-			placedIn(evaluate(applied.value.practice, context, evaluation), period, [at.player]);
+			placing(evaluate(applied.value.practice, context, evaluation), period, [at.player]);
 		if (elsewhere) yield elsewhere;
 		yield out;
 	}

@@ -1,6 +1,5 @@
-import { sameValue } from '../base';
 import { fitToTime } from '../building';
-import { faultsIn, fixesFor, type Fault } from '../checks';
+import { faultsIn, fixesWithoutAsking, type Fault } from '../checks';
 import { evaluate, type Evaluation } from '../playing';
 import { applyEdit, blocksOf, type Edit, plannedMinutes } from '../practice';
 
@@ -22,10 +21,6 @@ function twice({ practice }: Evaluation): number {
 const hasMoreTwice = (fixed: Evaluation, before: Evaluation): boolean =>
 	fixed.practice.periods.length === before.practice.periods.length && twice(fixed) > twice(before);
 
-/** Whether nobody was asked to come who does not: a draft makes do with those who are there. */
-const hasSamePeople = ({ practice: a }: Evaluation, { practice: b }: Evaluation): boolean =>
-	sameValue([a.expected, a.adults], [b.expected, b.adults]);
-
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
 
 /** A draft in which what can be fixed is fixed; periods of `kept` stay as they are. */
@@ -38,9 +33,9 @@ export function mended(draft: Evaluation, kept: ReadonlySet<string>): Evaluation
 		tried.add(keyOf(fault));
 		const isKept = ({ at }: Fault) => at.period !== undefined && kept.has(at.period);
 		if (isKept(fault)) continue;
-		const fixed = fixesFor(now, fault)
+		const fixed = fixesWithoutAsking(now, fault)
 			.map((fix) => after(now, fix))
-			.find((each) => each && hasSamePeople(each, now) && !hasMoreTwice(each, now));
+			.find((each) => each && !hasMoreTwice(each, now));
 		now = fixed ?? withoutPeriod(now, fault) ?? now;
 	}
 	return now;

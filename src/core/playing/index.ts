@@ -28,7 +28,14 @@ export {
 } from './laying';
 export type { PlayedRun, RunSums } from './playRun';
 export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
-export { holdsOn, isKeptOutOfPeriod, keptOutOf, keptOutOfDrill } from './restrictions';
+export {
+	holdsOn,
+	isKeptOutOfPeriod,
+	keptOutOf,
+	keptOutOfDrill,
+	placedIn,
+	unplacedIn
+} from './restrictions';
 export {
 	adultsIn,
 	kitLeft,

@@ -4,7 +4,7 @@ import { areaOf } from '../model/skill';
 import type { Player, Restriction } from '../model/team';
 import type { Limits } from '../model/limits';
 import { drillOf, type Plan } from '../practice';
-import { isStation } from './schedule';
+import { isStation, playersOfLane } from './schedule';
 import { rungsRun } from './steps';
 
 /** Whether a restriction holds on a day: its first and its last day count, and the day it is cleared on does not. */
@@ -67,4 +67,21 @@ export function isKeptOutOfPeriod(player: Player | undefined, period: Period, pl
 	const others = period.lanes.filter((lane) => !stations.includes(lane));
 	const isRoundShut = stations.length === 0 || stations.some(isShut);
 	return period.lanes.length > 0 && isRoundShut && others.every(isShut);
+}
+
+/** Players of a period's groups and lanes, whether they come or not. */
+export const placedIn = (period: Period): Set<string> =>
+	new Set([
+		...(period.groups ?? []).flatMap(({ players }) => players),
+		...period.lanes.flatMap((lane) => playersOfLane(period, lane))
+	]);
+
+/** Those expected who have no place in a period that places others, and are not kept out of all of it. */
+export function unplacedIn(period: Period, plan: Plan): string[] {
+	if (period.lanes.length === 0) return [];
+	const placed = placedIn(period);
+	const { practice, context } = plan;
+	return practice.expected.filter(
+		(id) => !placed.has(id) && !isKeptOutOfPeriod(context.playerById.get(id), period, plan)
+	);
 }

@@ -3,3 +3,4 @@ export { RotateInput, RotateOutput, RotateStation } from './rotateShapes';
 export { lineup, lineupSearch, type LineupProgress } from './lineup';
 export { fewerPlaces } from './fewerPlaces';
 export { LineupInput, LineupOutput } from './lineupShapes';
+export { FILLER } from './readLineup';

@@ -3,7 +3,7 @@ import type { Drill } from '../model/drill';
 import type { Block, GamePlan, Lane, Period } from '../model/practice';
 import { playersOfLane } from '../playing';
 import type { Context, Plan } from '../practice';
-import { fewerPlaces, lineup } from '../rotation';
+import { FILLER, fewerPlaces, lineup } from '../rotation';
 import { rungsOf } from './demand';
 
 type Shift = GamePlan['shifts'][number];
@@ -59,7 +59,7 @@ function filled(
 	]);
 	const next: Record<string, string> = {};
 	for (const [place, before] of Object.entries(at)) {
-		if (players.has(before)) {
+		if (players.has(before) || before === FILLER) {
 			next[place] = before;
 			continue;
 		}
@@ -106,6 +106,7 @@ export function withLineups(
 		if (!before) return block;
 		const players = ofLane(lane);
 		const held = new Set(before.shifts.flatMap(({ at, sit }) => [...Object.values(at), ...sit]));
+		held.delete(FILLER);
 		if (held.size === players.length && players.every((id) => held.has(id))) return block;
 		const [drill] = rungsOf(block, context);
 		const next = drill && lineupOf(before, { drill, players, minutes: block.minutes }, context);

@@ -2,13 +2,13 @@ import { greatest } from 'd3-array';
 import { sameValue } from '../base';
 import { groupsOf, movingGroups, resizePeriods } from '../building';
 import type { Lane, Period, Practice } from '../model/practice';
-import { arrivesAt, isKeptOutOfPeriod, isStation, keptOutOf, playersOfLane } from '../playing';
+import { arrivesAt, isStation, keptOutOf, playersOfLane, unplacedIn } from '../playing';
 import { applyEdit, arranging, type EditOf, type Plan } from '../practice';
 import { needOfLane, playsRole } from './demand';
 import { shrunk, type Who } from './evened';
 import { columnsOf, withColumns } from './lane';
 import { withLineups } from './lineups';
-import { meeting, needOfRound, withFilledCopies, withParts } from './round';
+import { meeting, needOfRound, stationLanes, withFilledCopies, withParts } from './round';
 import { staffed } from './staffed';
 
 /** How many parts fewer than it has a period is left with, by its id: what else is wrong there wants it smaller. */
@@ -18,22 +18,11 @@ type Fewer = ReadonlyMap<string, number>;
 interface Scene {
 	plan: Plan;
 	who: Who;
-	/** The most parts of the round, or of each lane, less than there are. */
+	/** How many parts fewer than there are the round and each lane may have at most. */
 	fewer: number;
+	/** How many fewer still where a lane cannot be staffed, and which these are. */
+	fewerStaffed: number;
 	unstaffed: ReadonlySet<string>;
-}
-
-/** Those who come and have no place in a period that has some for them. */
-function joiningIn({ practice, context }: Plan, period: Period): string[] {
-	const placed = new Set([
-		...(period.groups ?? []).flatMap(({ players }) => players),
-		...period.lanes.flatMap((lane) => playersOfLane(period, lane))
-	]);
-	return practice.expected.filter(
-		(id) =>
-			!placed.has(id) &&
-			!isKeptOutOfPeriod(context.playerById.get(id), period, { practice, context })
-	);
 }
 
 const isShut = ({ blocks }: Lane, id: string, plan: Plan) =>
@@ -72,9 +61,14 @@ function lanesFor(period: Period, joining: readonly string[], scene: Scene) {
 	return byLane;
 }
 
+/** How many parts fewer some lanes are left with: more where one of them cannot be staffed. */
+const fewerIn = (lanes: readonly Lane[], { fewer, fewerStaffed, unstaffed }: Scene): number =>
+	fewer + (lanes.some(({ id }) => unstaffed.has(id)) ? fewerStaffed : 0);
+
 /** The groups of a round, as many as can be filled; the round as it is where none of that will do. */
 function settledRound(period: Period, joining: readonly string[], scene: Scene): Period {
-	const { plan, who, fewer, unstaffed } = scene;
+	const { plan, who, unstaffed } = scene;
+	const fewer = fewerIn(stationLanes(period), scene);
 	const groups = movingGroups(period);
 	const canGo = meeting(period) <= 1;
 	const players =
@@ -101,7 +95,7 @@ function settledLane(
 	lane: Lane,
 	{ joining, scene }: { joining: readonly string[]; scene: Scene }
 ): Period | null {
-	const { plan, who, fewer } = scene;
+	const { plan, who } = scene;
 	const columns = columnsOf(period, lane);
 	if (!columns || columns.length === 0) return period;
 	const adultsAt = (index: number) =>
@@ -110,7 +104,7 @@ function settledLane(
 		joining,
 		who,
 		need: () => needOfLane(lane, plan.context),
-		most: Math.max(1, columns.length - fewer),
+		most: Math.max(1, columns.length - fewerIn([lane], scene)),
 		goes: (index) => Math.min(1, adultsAt(index))
 	});
 	return made && withColumns(period, lane, made);
@@ -152,9 +146,9 @@ function shaped(before: Period, scene: Scene): Period | null {
 
 /** The parts of a period, and the lanes beside its round that no division suits: they stay as they are. */
 function lanesShaped(before: Period, scene: Scene): { period: Period; stuck: Lane[] } {
-	const joining = joiningIn(scene.plan, before);
+	const joining = unplacedIn(before, scene.plan);
 	const isRound = before.slots !== undefined && before.slots.length > 0;
-	const stations = before.lanes.filter((lane) => isStation(before, lane));
+	const stations = stationLanes(before);
 	const throughRound = isRound
 		? joining.filter((id) => !stations.some((lane) => isShut(lane, id, scene.plan)))
 		: [];
@@ -200,16 +194,17 @@ export function settledPeriod(
 		leads: (id) => leaders.has(id)
 	};
 	const isHere = (id: string) => adults.has(id) && hasCome(id);
-	let unstaffed: ReadonlySet<string> = new Set();
-	let first: Period | null | undefined;
-	for (let less = fewer; less <= fewer + MOST_FEWER; less += 1) {
-		const next = shaped(period, { plan, who, fewer: less, unstaffed });
+	const unstaffed = new Set<string>();
+	let first: Period | undefined;
+	for (let fewerStaffed = 0; fewerStaffed <= MOST_FEWER; fewerStaffed += 1) {
+		const next = shaped(period, { plan, who, fewer, fewerStaffed, unstaffed });
 		if (!next) return null;
 		const made = staffed(plan, next, { isHere, isThere: who.isThere });
 		const whole = withLineups(plan, led(made.period, who.comes, context), who.comes);
-		if (first === undefined) first = sameValue(whole, period) ? period : whole;
-		if (made.unstaffed.size === 0) return sameValue(whole, period) ? period : whole;
-		unstaffed = made.unstaffed;
+		const settled = sameValue(whole, period) ? period : whole;
+		if (made.unstaffed.size === 0) return settled;
+		first ??= settled;
+		for (const lane of made.unstaffed) unstaffed.add(lane);
 	}
 	return first ?? period;
 }

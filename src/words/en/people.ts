@@ -32,6 +32,8 @@ export default messages({
 	partsOnlyGetSmaller: '{Groups} only lose those who are missing.',
 	leftToFix: 'Left to fix',
 	periodDropped: '{before} min, dropped',
+	periodAdded: '{after} min, new',
+	runsInstead: 'Runs {name} instead',
 	minutesFromTo: '{before} → {after} min',
 	stationsFromTo: '{before} → {after} {after, plural, one {{station}} other {{stations}}}',
 	copiesFromTo: '{before} → {after} {after, plural, one {copy} other {copies}}',

@@ -48,7 +48,8 @@
 		late: Object.fromEntries(
 			Object.entries(late).filter(([id]) => expected.includes(id) || present.includes(id))
 		),
-		lateMinutes: isMinutes ? (lateMinutes ?? 0) : 0,
+		// Where groups are left as they are, so is the start.
+		lateMinutes: isMinutes && !leavesGroups ? (lateMinutes ?? 0) : 0,
 		cutsWater
 	});
 

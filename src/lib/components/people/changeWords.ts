@@ -8,12 +8,13 @@ const NAMES_SAID = 4;
 
 /** What becomes of a period, in short parts: what is dropped, what shrinks, who is with whom. */
 export function changeWords(
-	{ minutes, parts, isRound, moved, joined, adults }: PeriodChange,
-	{ playerById, adultById }: Pick<Context, 'playerById' | 'adultById'>,
+	{ minutes, parts, isRound, moved, joined, adults, drills }: PeriodChange,
+	{ playerById, adultById, drills: known }: Pick<Context, 'playerById' | 'adultById' | 'drills'>,
 	say: Say
 ): string[] {
 	const { before, after } = minutes;
-	if (after === null) return [say(texts.periodDropped, { before })];
+	if (after === null) return [say(texts.periodDropped, { before: before ?? 0 })];
+	if (before === null) return [say(texts.periodAdded, { after })];
 	const player = (id: string) => playerById.get(id)?.name ?? id;
 	const adult = (id: string) => adultById.get(id)?.name ?? id;
 	const named = (ids: readonly string[], nameOf: (id: string) => string) => {
@@ -23,6 +24,9 @@ export function changeWords(
 	};
 	return [
 		...(after === before ? [] : [say(texts.minutesFromTo, { before, after })]),
+		...drills.map((id) =>
+			say(texts.runsInstead, { name: known.find((drill) => drill.id === id)?.name ?? id })
+		),
 		...(parts.before === parts.after
 			? []
 			: [say(isRound ? texts.stationsFromTo : texts.copiesFromTo, parts)]),
