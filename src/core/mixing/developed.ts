@@ -1,7 +1,7 @@
 import { shifted, type Shift } from './pairClasses';
 
 /** A way to make sessions of few: base sessions that a shift develops, and still ones that it does not change. */
-export interface Plan {
+export interface BasePlan {
 	shift: Shift;
 	bases: number;
 	still: number;
@@ -19,9 +19,9 @@ function fullClasses({ order, cycles, fixed }: Shift): number {
  * Plans in which so many groups of a size could come without any pair twice, those first that leave most
  * free. With `still` sessions every group has a player of each cycle.
  */
-export function plansWithoutRepeats(groups: number, size: number, sessions: number): Plan[] {
+export function plansWithoutRepeats(groups: number, size: number, sessions: number): BasePlan[] {
 	const players = groups * size;
-	const plans: (Plan & { room: number })[] = [];
+	const plans: (BasePlan & { room: number })[] = [];
 	for (let order = 2; order <= Math.min(players, sessions + 3); order += 1)
 		for (let cycles = Math.floor(players / order); cycles >= 1; cycles -= 1) {
 			const fixed = players - order * cycles;
@@ -45,8 +45,8 @@ const isPrime = (value: number) => {
 };
 
 /** Plans for groups of any sizes: a shift under which sessions come out alike, with several of its bases. */
-export function plansOfAnySize(players: number, sessions: number): Plan[] {
-	const plans: Plan[] = [];
+export function plansOfAnySize(players: number, sessions: number): BasePlan[] {
+	const plans: BasePlan[] = [];
 	for (const order of [7, 5, 4, 3, 11, 6, 9, 13]) {
 		const cycles = Math.floor(players / order);
 		const bases = Math.ceil(sessions / order);
@@ -62,7 +62,7 @@ export const stillGroup = ({ order }: Shift, size: number, session: number): num
 
 /** Sessions of base sessions and still ones, all that there are. */
 export function develop(
-	{ shift, still }: Plan,
+	{ shift, still }: BasePlan,
 	bases: readonly (readonly (readonly number[])[])[],
 	size: number
 ): number[][][] {

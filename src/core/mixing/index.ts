@@ -3,8 +3,8 @@ export { MixInput, MixOutput } from './mixShapes';
 export type { Occasion, OccasionsInput } from './readMix';
 export {
 	meetingRange,
+	mixingEdits,
 	occasionsIn,
-	withOccasion,
 	type Meeting,
 	type Mixable,
 	type PlannedMeeting,

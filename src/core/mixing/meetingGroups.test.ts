@@ -5,7 +5,7 @@ import { faultsIn } from '../checks';
 import { evaluate } from '../playing';
 import { applyEdit } from '../practice';
 import { meetingsIn } from '../season';
-import { mixOccasions, meetingRange, occasionsIn, withOccasion } from '.';
+import { mixOccasions, meetingRange, mixingEdits, occasionsIn } from '.';
 
 const context = demoContext();
 const practices = demoPractices('saltmarsh');
@@ -40,8 +40,11 @@ test.each([{ of: 'stations' } as const, { of: 'drill', drill: 'two-touch-squares
 		expect(meetingRange(squad, met, after).never).toBe(neverIn(after));
 		expect(neverIn(after)).toBeLessThan(neverIn(before));
 		for (const practice of coming) {
-			const own = occasions.flatMap((occasion, k) =>
-				occasion.practice === practice.id ? withOccasion(practice, occasion, mixed.sessions[k]) : []
+			const own = mixingEdits(
+				practice,
+				occasions
+					.map((occasion, k) => ({ ...occasion, groups: mixed.sessions[k] }))
+					.filter((occasion) => occasion.practice === practice.id)
 			);
 			const applied = own.length > 0 ? applyEdit(practice, { type: 'all', edits: own }) : null;
 			if (!applied) continue;
@@ -66,6 +69,49 @@ test('a round that water divides is one occasion, and who does not come keeps a 
 	const [now] = occasionsIn([without], { of: 'stations' }, context);
 	expect(now.groups.flat()).not.toContain(gone);
 	const turned = [...now.groups.slice(1), now.groups[0]];
-	for (const edit of withOccasion(without, now, turned))
+	for (const edit of mixingEdits(without, [{ ...now, groups: turned }]))
 		expect(edit.groups?.some(({ players }) => players.includes(gone))).toBe(true);
+});
+
+test('two lanes of one period are both mixed', () => {
+	const team = demoContext('skerryside');
+	const practice = demoPractices('skerryside').find(({ periods }) =>
+		periods.some(({ kind }) => kind === 'units')
+	);
+	const period = practice?.periods.find(({ kind }) => kind === 'units');
+	if (!practice || !period) throw new Error('no practice has unit time');
+	const twice = {
+		...practice,
+		periods: practice.periods.map((each) =>
+			each === period
+				? {
+						...period,
+						lanes: period.lanes.map((lane) => ({
+							...lane,
+							blocks: lane.blocks.map((block) => ({
+								...block,
+								drill: { id: 'four-corner-hands', revision: 1 }
+							}))
+						}))
+					}
+				: each
+		)
+	};
+	const occasions = occasionsIn([twice], { of: 'drill', drill: 'four-corner-hands' }, team).filter(
+		({ periods }) => periods.includes(period.id)
+	);
+	expect(occasions.length).toBeGreaterThan(1);
+	const turned = occasions.map((each) => ({
+		...each,
+		groups: [...each.groups.slice(1), each.groups[0]]
+	}));
+	const applied = applyEdit(twice, { type: 'all', edits: mixingEdits(twice, turned) });
+	if (!applied.ok) throw new Error(applied.failure);
+	const after = occasionsIn(
+		[applied.value.practice],
+		{ of: 'drill', drill: 'four-corner-hands' },
+		team
+	);
+	for (const { lane, groups } of turned)
+		expect(after.find((each) => each.lane === lane)?.groups).toEqual(groups);
 });

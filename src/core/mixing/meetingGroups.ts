@@ -2,7 +2,7 @@ import { movingGroups, regroup } from '../building';
 import { sameValue } from '../base';
 import type { Lane, Period, Practice } from '../model/practice';
 import { isStation } from '../playing';
-import { arranging, type Context, type EditOf } from '../practice';
+import { applyEdit, arranging, type Context, type EditOf, findPeriod } from '../practice';
 import { columnsOf, needOfLane, playsRole, stationLanes, withColumns } from '../settling';
 import type { Occasion } from './readMix';
 
@@ -92,27 +92,41 @@ export function occasionsIn(
 	});
 }
 
-/** The edits that give the periods of an occasion these groups; who does not come keeps a place. */
-export function withOccasion(
+/** A period in which an occasion has these groups; who does not come keeps a place. */
+function withGroups(
+	period: Period,
+	{ lane: laneId, groups }: Pick<Meeting, 'lane' | 'groups'>,
+	expected: ReadonlySet<string>
+): EditOf<'arrange-period'> {
+	const away = (ids: readonly string[]) => ids.filter((id) => !expected.has(id));
+	const seated = (before: readonly (readonly string[])[]) =>
+		before.map((players, k) => [...(groups[k] ?? []), ...away(players)]);
+	const lane = period.lanes.find(({ id }) => id === laneId);
+	if (!lane) return regroup(period, seated(movingGroups(period).map(({ players }) => players)));
+	const parts = seated(columnsOf(period, lane) ?? []);
+	return arranging(withColumns(period, lane, { kept: [...parts.keys()], parts }));
+}
+
+/** The edits that give occasions of one practice their groups, one after another. */
+export function mixingEdits(
 	practice: Practice,
-	{ periods, lane: laneId }: Pick<Meeting, 'periods' | 'lane'>,
-	groups: readonly (readonly string[])[]
+	occasions: readonly Pick<Meeting, 'periods' | 'lane' | 'groups'>[]
 ): EditOf<'arrange-period'>[] {
 	const expected = new Set(practice.expected);
-	const away = (ids: readonly string[]) => ids.filter((id) => !expected.has(id));
-	return practice.periods
-		.filter(({ id }) => periods.includes(id))
-		.flatMap((period) => {
-			const lane = period.lanes.find(({ id }) => id === laneId);
-			if (!lane) {
-				const moving = movingGroups(period);
-				const players = moving.map((group, k) => [...(groups[k] ?? []), ...away(group.players)]);
-				return [regroup(period, players)];
-			}
-			const columns = columnsOf(period, lane) ?? [];
-			const parts = columns.map((column, k) => [...(groups[k] ?? []), ...away(column)]);
-			return [arranging(withColumns(period, lane, { kept: [...parts.keys()], parts }))];
-		});
+	const edits: EditOf<'arrange-period'>[] = [];
+	let now = practice;
+	for (const occasion of occasions)
+		for (const id of occasion.periods) {
+			// Two lanes of one period: the second is changed in what the first has made of it.
+			const period = findPeriod(now, id);
+			if (!period) continue;
+			const edit = withGroups(period, occasion, expected);
+			const applied = applyEdit(now, edit);
+			if (!applied.ok) throw new Error(`groups of ${id} do not apply: ${applied.failure}`);
+			edits.push(edit);
+			now = applied.value.practice;
+		}
+	return edits;
 }
 
 /** How many pairs of a squad are never together, and how often those are who are together most. */

@@ -1,25 +1,16 @@
 import { randomLcg } from 'd3-random';
 import { fail, ok, type Outcome, type Search } from '../base';
-import { Annealing, type Round } from './annealing';
+import type { Round } from './annealing';
+import { Attempts, direct, grouped } from './attempts';
 import { pigeonhole, twoAtATime } from './bounds';
-import { develop, plansOfAnySize, plansWithoutRepeats, stillGroup, type Plan } from './developed';
+import { plansOfAnySize, plansWithoutRepeats, type BasePlan } from './developed';
 import { fromLines, type Sessions } from './lines';
 import type { MixInput, MixOutput } from './mixShapes';
-import { noShift, pairClasses, type PairClasses } from './pairClasses';
 import { readMix, readOccasions, type MixTask, type OccasionsInput } from './readMix';
 import { seated } from './seated';
 
 /** Seconds that are searched where a request does not say. */
 export const MIX_SECONDS = 1;
-
-/** Changes that are tried between two looks at the clock. */
-const SLICE = 4000;
-/** Changes of the first attempt; each later one has more. */
-const FIRST_TRIES = 60_000;
-const MORE = 1.4;
-const MORE_HUNTED = 1.25;
-/** Temperature at which few repeats are hunted down, in costs of one repeat. */
-const HUNTING = 0.3;
 
 /** Times that pairs meet in sessions and have met before, by two players both ways round. */
 function timesOf({ ids, met }: Pick<MixTask, 'ids' | 'met'>, sessions: Sessions): Int32Array {
@@ -42,125 +33,8 @@ function judged(task: MixTask, sessions: Sessions): { cost: number; repeats: num
 	return { cost, repeats };
 }
 
-const shuffled = (count: number, random: () => number): Int32Array => {
-	const seats = Int32Array.from({ length: count }, (_, player) => player);
-	for (let k = count - 1; k > 0; k -= 1) {
-		const other = Math.floor(random() * (k + 1));
-		[seats[k], seats[other]] = [seats[other], seats[k]];
-	}
-	return seats;
-};
-
-/** Players in groups of these sizes, in the order of their seats. */
-function grouped(seats: Int32Array, sizes: readonly number[]): number[][] {
-	let next = 0;
-	return sizes.map((size) => {
-		const group = [...seats.slice(next, next + size)];
-		next += size;
-		return group;
-	});
-}
-
-/** Meetings of still sessions, by class of pairs. */
-function metInStill(classes: PairClasses, { shift, still }: Plan, size: number): Int32Array {
-	const met = new Int32Array(classes.size.length);
-	for (let session = 0; session < still; session += 1) {
-		const group = stillGroup(shift, size, session);
-		for (const [k, a] of group.entries())
-			for (const b of group.slice(k + 1)) met[classes.classOf[a * classes.players + b]] += 1;
-	}
-	return met;
-}
-
-/** Every other number has none, every fourth one, every eighth two: 1 is 0, 2 is 1, 3 is 0, 4 is 2. */
-const trailingZeros = (value: number): number => 31 - Math.clz32(value & -value);
-
-/**
- * A search that attempts the first plan every other time, the next one every fourth time and so on, each with more
- * patience than before.
- */
-class Attempts {
-	private done = 0;
-	/** Attempts at each plan. */
-	private readonly times: number[];
-
-	constructor(
-		private readonly task: MixTask,
-		private readonly plans: readonly Plan[],
-		private readonly random: () => number,
-		private readonly isHunt: boolean
-	) {
-		this.times = plans.map(() => 0);
-	}
-
-	/** One attempt; it gives its sessions after every slice of work. */
-	*attempt(enough: number): Generator<Sessions | null> {
-		const { task, plans, random, isHunt } = this;
-		this.done += 1;
-		const at = Math.min(plans.length - 1, trailingZeros(this.done));
-		const plan = plans[at];
-		const patience = FIRST_TRIES * (isHunt ? MORE_HUNTED : MORE) ** this.times[at];
-		this.times[at] += 1;
-		const [{ sizes }] = task.sessions;
-		const classes = pairClasses(plan.shift);
-		const rounds = Array.from({ length: plan.bases }, () => ({
-			seats: shuffled(task.ids.length, random),
-			sizes
-		}));
-		const met = metInStill(classes, plan, sizes[0]);
-		const work = new Annealing(classes, rounds, { random, met });
-		const { order } = plan.shift;
-		const tries = patience * (isHunt ? 2 : 4);
-		for (let done = 0; done < tries && work.best > enough; done += SLICE) {
-			const share = done / tries;
-			const temperature = isHunt ? HUNTING * order : cooled(3 * Math.sqrt(order), share);
-			work.anneal(SLICE, { temperature, enough, picky: isHunt });
-			yield null;
-		}
-		const bases = work.bestSeats.map((seats) => grouped(seats, sizes));
-		yield develop(plan, bases, sizes[0]).slice(0, task.sessions.length);
-	}
-}
-
-/** A temperature that falls to a twentieth. */
-const cooled = (from: number, share: number) => Math.max(0.15, from * 0.05 ** share);
-
-/** Sessions that are searched by themselves, from seats that keep the rules or from sessions found before. */
-function* direct(
-	task: MixTask,
-	start: readonly Round[],
-	{
-		random,
-		tries,
-		from,
-		enough
-	}: { random: () => number; tries: number; from: number; enough: number }
-): Generator<Sessions | null> {
-	const { ids, met, apart, together } = task;
-	const held = task.sessions.map(({ pins }) => {
-		const keep = new Uint8Array(ids.length);
-		for (const player of [...together.flat(), ...(pins?.keys() ?? [])]) keep[player] = 1;
-		return keep;
-	});
-	const classes = pairClasses(noShift(ids.length));
-	const before = new Int32Array(classes.size.length);
-	for (let a = 0; a < ids.length; a += 1)
-		for (let b = a + 1; b < ids.length; b += 1)
-			before[classes.classOf[a * ids.length + b]] = met[a * ids.length + b];
-	const work = new Annealing(classes, start, {
-		...{ random, met: before, held },
-		...(apart.some(({ size }) => size > 0) && { apart })
-	});
-	for (let done = 0; done < tries && work.best > enough; done += SLICE) {
-		const temperature = cooled(from, done / tries);
-		work.anneal(SLICE, { temperature, enough, picky: false });
-		yield null;
-	}
-	yield work.bestSeats.map((seats, session) => grouped(seats, start[session].sizes));
-}
-
 /** What the cost of a request cannot be under. */
-export function boundOf({ ids, sessions, met }: MixTask): number {
+function boundOf({ ids, sessions, met }: MixTask): number {
 	return Math.max(pigeonhole(ids.length, sessions, met), twoAtATime(sessions));
 }
 
@@ -221,7 +95,10 @@ function atOnce({ ids, sessions }: MixTask): Sessions | null {
 	return made.length >= sessions.length ? made.slice(0, sessions.length) : null;
 }
 
-function plansFor({ ids, sessions }: MixTask, bound: number): { plans: Plan[]; isHunt: boolean } {
+function plansFor(
+	{ ids, sessions }: MixTask,
+	bound: number
+): { plans: BasePlan[]; isHunt: boolean } {
 	const [{ sizes }] = sessions;
 	const isEqual = sizes.every((size) => size === sizes[0]);
 	const hunt =

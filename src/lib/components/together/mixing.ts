@@ -28,13 +28,14 @@ export function askedMix(
 	{ meetings }: Mixable['choices'][number],
 	{ players, met, wishes }: { players: readonly Mixed[]; met: Meetings; wishes: MixWishes }
 ): OccasionsInput {
-	const known = new Set(players.map(({ id }) => id));
+	// Somebody who has left the squad is still in groups of practices to come: they are dealt with the others.
+	const known = new Set([
+		...players.map(({ id }) => id),
+		...meetings.flatMap(({ groups }) => groups.flat())
+	]);
 	return {
-		players: players.map(({ id }) => id),
-		occasions: meetings.map(({ groups, stay }) => ({
-			groups: groups.map((group) => group.filter((id) => known.has(id))),
-			...(stay && { stay: stay.filter((id) => known.has(id)) })
-		})),
+		players: [...known],
+		occasions: meetings,
 		met: met.filter(([a, b]) => known.has(a) && known.has(b)),
 		together: wishes.together,
 		apart: [...wishes.apart, ...(wishes.mixesUnits ? ofOneUnit(players) : [])]

@@ -48,9 +48,17 @@ export async function teamOf(db: Queryable, practice: Practice): Promise<TeamRea
 	return team;
 }
 
+/** What a practice is played with: what came before it in the season is not looked at. */
+export async function contextOf(db: Queryable, practice: Practice): Promise<Context> {
+	return contextWith(db, await teamOf(db, practice), practice);
+}
+
+async function contextWith(db: Queryable, team: TeamRead, practice: Practice): Promise<Context> {
+	return withDrills(emptyContext(team, practice), await drillsOf(db, team, practice));
+}
+
 /** Plays a practice by itself: what came before it in the season is not looked at. */
 export async function playWith(db: Queryable, team: TeamRead, practice: Practice): Promise<Played> {
-	const drills = await drillsOf(db, team, practice);
-	const evaluation = evaluate(practice, withDrills(emptyContext(team, practice), drills));
+	const evaluation = evaluate(practice, await contextWith(db, team, practice));
 	return { evaluation, rows: ledgerRows(evaluation) };
 }

@@ -4,19 +4,19 @@ import { fail, ok, sameValue, type Result } from '$core/base';
 import { closed, Id, PartId } from '$core/model/fields';
 import type { Practice } from '$core/model/practice';
 import {
+	mixingEdits,
 	occasionsIn,
-	withOccasion,
 	type Mixable,
 	type PlannedMeeting,
 	type Wanted
 } from '$core/mixing';
-import { blocksOf, type Context, drillOf, withDrills } from '$core/practice';
+import { blocksOf, type Context, drillOf } from '$core/practice';
 import { meetingsIn } from '$core/season';
 import { readShape, type Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { listPlanned, lockPractice, type StoredPractice } from '../../repositories/practices';
 import { listAttended } from '../practices/attendance';
-import { drillsOf, emptyContext, teamOf } from '../practices/play';
+import { contextOf } from '../practices/play';
 import { applyStored } from '../practices/saveEdits';
 import { changeTeam } from '../refusable';
 import type { Submission } from '../submission';
@@ -37,11 +37,8 @@ const meetingsOf = (planned: readonly InContext[], wanted: Wanted): PlannedMeeti
 /** The groups of all practices to come that can be mixed; nothing to choose where none has any. */
 export async function loadMixable(db: Queryable, teamId: string, today: string): Promise<Mixable> {
 	const planned: InContext[] = [];
-	for (const stored of await listPlanned(db, teamId, today)) {
-		const team = await teamOf(db, stored.practice);
-		const drills = await drillsOf(db, team, stored.practice);
-		planned.push({ ...stored, context: withDrills(emptyContext(team, stored.practice), drills) });
-	}
+	for (const stored of await listPlanned(db, teamId, today))
+		planned.push({ ...stored, context: await contextOf(db, stored.practice) });
 	const run = new Map(
 		planned.flatMap(({ practice, context }) =>
 			[...blocksOf(practice)].flatMap(({ block }): [string, string][] => {
@@ -132,12 +129,10 @@ export async function saveMixed(
 			if (!stored) return fail({ path: [], message: say(texts.noPractice) });
 			if (own.some(({ revision }) => revision !== stored.revision))
 				return fail({ path: [], message: say(texts.groupsChanged, { day: stored.practice.date }) });
-			const team = await teamOf(tx, stored.practice);
-			const drills = await drillsOf(tx, team, stored.practice);
-			const context = withDrills(emptyContext(team, stored.practice), drills);
+			const context = await contextOf(tx, stored.practice);
 			if (!own.every((each) => isOf(each, stored.practice, context)))
 				return fail({ path: [], message: say(texts.notTheSamePlayers) });
-			const edits = own.flatMap((each) => withOccasion(stored.practice, each, each.groups));
+			const edits = mixingEdits(stored.practice, own);
 			if (edits.length > 0)
 				await applyStored(tx, stored, { id: nanoid(), edit: { type: 'all', edits } });
 		}
