@@ -20,7 +20,7 @@ test('a practice is arranged for who is here in one step, and its cards name nob
 	await expect(changes).toContainText('Starts at 18:45');
 	await expect(
 		changes.getByRole('listitem').filter({ hasText: 'Four stations' }).first()
-	).toContainText(/stations|change/);
+	).toContainText(/→ \d stations|changes? groups/);
 	await page.getByLabel('Comes late').selectOption({ label: 'Elke Sandiford' });
 	await page.getByLabel('Minutes late', { exact: true }).fill('20');
 	await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -41,8 +41,7 @@ export const restrictedPlayer: Rule<'restricted-player'> = {
 		const applied = applyEdit(practice, out);
 		const period = applied.ok && findPeriod(applied.value.practice, found.period.id);
 		const elsewhere =
-			period &&
-			placing(evaluate(applied.value.practice, context, evaluation), period, [at.player]);
+			period && placing(evaluate(applied.value.practice, context, evaluation), period, [at.player]);
 		if (elsewhere) yield elsewhere;
 		yield out;
 	}

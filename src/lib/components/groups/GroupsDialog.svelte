@@ -1,13 +1,5 @@
 <script lang="ts">
-	import {
-		Button,
-		Checkbox,
-		Modal,
-		RadioButton,
-		RadioButtonGroup,
-		Select,
-		SelectItem
-	} from 'carbon-components-svelte';
+	import { Button, Checkbox, Modal, RadioButton, RadioButtonGroup } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
 	import { weigh, type GroupMode } from '$core/grouping';
 	import type { Period } from '$core/model/practice';
@@ -18,6 +10,7 @@
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import { askedGroups, clashWords, dealtGroups, MODES, unitsHere } from './asked';
 	import GroupList from './GroupList.svelte';
+	import PairRules from './PairRules.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/groups';
 
@@ -47,8 +40,6 @@
 	let units = $state(false);
 	/** Groups that were changed by hand since they were made. */
 	let own: string[][] | null = $state.raw(null);
-	let first = $state('');
-	let second = $state('');
 
 	const dealt = $derived(dealtGroups(period, new Set(plan.practice.expected)));
 	const { groups } = $derived(dealt);
@@ -70,7 +61,6 @@
 		unitsHere(dealt, plan.context).flatMap(({ name: unit, isEnough }) => (isEnough ? [] : unit))
 	);
 	const leading = $derived(new Set(ids.filter((id) => plan.context.playerById.get(id)?.leads)));
-	const isPair = $derived(first !== '' && second !== '' && first !== second);
 
 	onMount(() => () => planning.close());
 
@@ -80,9 +70,6 @@
 	}
 	function pin(id: string) {
 		pinned = pinned.includes(id) ? pinned.filter((each) => each !== id) : [...pinned, id];
-	}
-	function drop(list: string[][], pair: string[]) {
-		return list.filter((each) => each !== pair);
 	}
 	function apply() {
 		if (!own && !planning.best) return;
@@ -136,50 +123,7 @@
 					<p>{say(texts.tooFewForEach, { names: few.join(', ') })}</p>
 				{/if}
 			{/if}
-			<fieldset>
-				<legend>{say(texts.twoPlayers)}</legend>
-				<Select id="first-player" size="sm" labelText={say(texts.one)} bind:selected={first}>
-					<SelectItem value="" text={say(texts.choose)} />
-					{#each ids as id (id)}<SelectItem value={id} text={name(id)} />{/each}
-				</Select>
-				<Select id="second-player" size="sm" labelText={say(texts.theOther)} bind:selected={second}>
-					<SelectItem value="" text={say(texts.choose)} />
-					{#each ids as id (id)}<SelectItem value={id} text={name(id)} />{/each}
-				</Select>
-				<div class="pair">
-					<Button
-						size="small"
-						kind="tertiary"
-						disabled={!isPair}
-						on:click={() => (together = [...together, [first, second]])}
-						>{say(texts.together)}</Button
-					>
-					<Button
-						size="small"
-						kind="tertiary"
-						disabled={!isPair}
-						on:click={() => (apart = [...apart, [first, second]])}>{say(texts.apart)}</Button
-					>
-				</div>
-				<ul>
-					{#each together as pair (pair)}
-						<li>
-							{say(texts.togetherList, { names: pair.map(name).join(' and ') })}
-							<button class="link" onclick={() => (together = drop(together, pair))}
-								>{say(texts.drop)}</button
-							>
-						</li>
-					{/each}
-					{#each apart as pair (pair)}
-						<li>
-							{say(texts.apartList, { names: pair.map(name).join(' and ') })}
-							<button class="link" onclick={() => (apart = drop(apart, pair))}
-								>{say(texts.drop)}</button
-							>
-						</li>
-					{/each}
-				</ul>
-			</fieldset>
+			<PairRules players={ids.map((id) => ({ id, name: name(id) }))} bind:together bind:apart />
 			<Button size="field" on:click={make}>{say(texts.makeGroups)}</Button>
 		</div>
 		<div>
@@ -216,24 +160,6 @@
 		display: grid;
 		gap: 16px;
 		align-content: start;
-	}
-	fieldset {
-		border: 0;
-		padding: 0;
-		display: grid;
-		gap: 8px;
-	}
-	legend {
-		font-size: 12px;
-		padding-bottom: 4px;
-	}
-	.pair {
-		display: flex;
-		gap: 8px;
-	}
-	li {
-		font-size: 13px;
-		line-height: 1.5;
 	}
 	@media (max-width: 672px) {
 		.layout {

@@ -4,6 +4,7 @@
 	import { onMount } from 'svelte';
 	import { dayWords } from '$lib/components/page/dates';
 	import { stay } from '$lib/components/page/notice.svelte';
+	import PairRules from '$lib/components/groups/PairRules.svelte';
 	import SearchProgress from '$lib/components/page/SearchProgress.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import type { Mixable } from '$core/mixing';
@@ -28,8 +29,6 @@
 	onMount(() => () => planning.close());
 
 	let at = $state('0');
-	let first = $state('');
-	let second = $state('');
 	let together: string[][] = $state.raw([]);
 	let apart: string[][] = $state.raw([]);
 	let mixesUnits = $state(false);
@@ -50,16 +49,7 @@
 	// What is shown belongs to what was asked: other wishes want another answer.
 	const best = $derived(planning.answers?.input === input ? planning.best : null);
 	const after = $derived(best && rangeWith(squad, mixable.met, best.sessions));
-	const isPair = $derived(first !== '' && second !== '' && first !== second);
 	const name = (id: string) => players.find((player) => player.id === id)?.name ?? id;
-	const rules = $derived([
-		...together.map((pair) => ({ pair, words: texts.goTogether })),
-		...apart.map((pair) => ({ pair, words: texts.goApart }))
-	]);
-	function drop(pair: string[]) {
-		together = together.filter((each) => each !== pair);
-		apart = apart.filter((each) => each !== pair);
-	}
 </script>
 
 <section class="mix" aria-label={say(texts.mixTitle)}>
@@ -71,44 +61,11 @@
 				<SelectItem value={String(index)} text={drill ?? say(texts.stationGroups)} />
 			{/each}
 		</Select>
-		<Select id="mix-first" size="sm" labelText={say(texts.onePlayer)} bind:selected={first}>
-			<SelectItem value="" text={say(texts.nobody)} />
-			{#each players as player (player.id)}<SelectItem
-					value={player.id}
-					text={player.name}
-				/>{/each}
-		</Select>
-		<Select id="mix-second" size="sm" labelText={say(texts.otherPlayer)} bind:selected={second}>
-			<SelectItem value="" text={say(texts.nobody)} />
-			{#each players as player (player.id)}<SelectItem
-					value={player.id}
-					text={player.name}
-				/>{/each}
-		</Select>
-		<Button
-			kind="tertiary"
-			size="small"
-			disabled={!isPair}
-			on:click={() => (together = [...together, [first, second]])}>{say(texts.together)}</Button
-		>
-		<Button
-			kind="tertiary"
-			size="small"
-			disabled={!isPair}
-			on:click={() => (apart = [...apart, [first, second]])}>{say(texts.apart)}</Button
-		>
+		<PairRules {players} bind:together bind:apart />
 	</div>
 	{#if hasUnits}
 		<Checkbox id="mix-units" labelText={say(texts.mixUnits)} bind:checked={mixesUnits} />
 	{/if}
-	<ul class="rules">
-		{#each rules as { pair, words }, index (index)}
-			<li>
-				{say(words, { one: name(pair[0]), other: name(pair[1]) })}
-				<button type="button" class="link" onclick={() => drop(pair)}>{say(texts.remove)}</button>
-			</li>
-		{/each}
-	</ul>
 	<Button
 		size="small"
 		disabled={planning.isRunning}
@@ -162,17 +119,10 @@
 		font-size: 14px;
 	}
 	.ask {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 12px;
-		align-items: end;
-		padding-bottom: 6px;
-	}
-	.rules li {
-		display: flex;
+		display: grid;
 		gap: 12px;
-		padding: 3px 0;
-		font-size: 14px;
+		max-width: 420px;
+		padding-bottom: 6px;
 	}
 	.outcome strong {
 		display: block;
