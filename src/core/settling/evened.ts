@@ -32,6 +32,7 @@ class Parts {
 
 	private there = (part: readonly string[]) => countOf(part, this.who.isThere);
 	private coming = (part: readonly string[]) => countOf(part, this.who.comes);
+	private comesLater = (id: string) => this.who.comes(id) && !this.who.isThere(id);
 	private playing = (part: readonly string[], role: string) =>
 		countOf(part, (id) => this.who.isThere(id) && this.who.plays(id, role));
 
@@ -70,6 +71,9 @@ class Parts {
 			const rich = this.parts.filter((part) => this.there(part) > this.need.min);
 			const from = greatest(rich, this.there);
 			if (!from || !this.move(from, short, this.who.isThere)) return false;
+			// A part that is full with those who come later gives one of them back.
+			const isFull = this.coming(short) > this.need.max;
+			if (isFull && !this.move(short, from, this.comesLater)) return false;
 		}
 	}
 
