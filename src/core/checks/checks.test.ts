@@ -252,3 +252,28 @@ describe('check', () => {
 		expect(find({ ...demoPractice(), periods: [] })).toEqual([]);
 	});
 });
+
+test('what an absence stops is told with how many are missing, one or many', () => {
+	const said = (practice: Practice) =>
+		of(practice, 'not-here').map((finding) => describeFinding(finding, { practice, context }, say));
+	const practice = sound();
+	const away = (players: number, adults: number): Practice => ({
+		...practice,
+		expected: practice.expected.slice(players),
+		adults: practice.adults.slice(adults)
+	});
+	expect(said(practice)).toEqual([]);
+	const placed = new Set(
+		practice.periods.flatMap(({ groups = [], lanes }) => [
+			...groups.flatMap(({ players }) => players),
+			...lanes.flatMap(({ blocks }) =>
+				blocks.flatMap(({ copies }) => copies.flatMap(({ players }) => players))
+			)
+		])
+	);
+	const gone = practice.expected.slice(0, 6).filter((id) => placed.has(id)).length;
+	expect(said(away(6, 0))[0]).toMatch(
+		new RegExp(`^${gone} players who have a place here do not come: [2-9] parts do not run`)
+	);
+	expect(said(away(6, 1))[0]).toMatch(new RegExp(`^${gone} players and 1 adult who have a place`));
+});

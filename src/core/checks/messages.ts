@@ -91,7 +91,8 @@ const SENTENCES: Sentences = {
 	'group-size': ({ players, min, max }, { say, name }) =>
 		say(texts.groupSize, { name, min, max, has: players }),
 	'too-few-players': ({ reason }, { say, name }) => say(texts.tooFewPlayers, { name, reason }),
-	'not-here': (values, { say }) => say(texts.notHere, values),
+	'not-here': ({ players, adults, places }, { say }) =>
+		say(texts.notHere, { young: players, grown: adults, places }),
 	'block-empty': (values, { say, name, at }) =>
 		at.block ? say(texts.blockEmpty, { name }) : say(texts.periodEmpty, { name: values.name }),
 	'player-unplaced': (_values, { say, players, periods }) =>

@@ -18,7 +18,7 @@ export default messages({
 	tooFewPlayers: '{name} cannot run: {reason}.',
 	arrangeForHere: 'Arrange for who is here',
 	notHere:
-		'{players, plural, =0 {} one {# {player}} other {# {players}}}{players, plural, =0 {} other {{adults, plural, =0 {} other { and }}}}{adults, plural, =0 {} one {# {adult}} other {# {adults}}} who have a place here do not come: {places, plural, one {# part does} other {# parts do}} not run without them.',
+		'{young, plural, =0 {} one {# {player}} other {# {players}}}{young, plural, =0 {} other {{grown, plural, =0 {} other { and }}}}{grown, plural, =0 {} one {# {adult}} other {# {adults}}} who have a place here do not come: {places, plural, one {# part does} other {# parts do}} not run without them.',
 	blockEmpty: '{name} has nobody or no {drill}.',
 	periodEmpty: '{name} has no {drill} yet.',
 	playerUnplaced: '{people} {many, plural, one {has} other {have}} no place in {where}.',
