@@ -80,8 +80,8 @@ export function makeGroups(
 	}));
 }
 
-/** Search for groups that is short enough to wait for while the board is drawn. */
-const SHORT_SEARCH = 40;
+/** Search for groups that is short enough to wait for while the board is drawn, and in each try of a draft. */
+const SHORT_SEARCH = 12;
 
 /** Even groups that were found for a squad, by players and sizes: whoever tries many practices asks for the same again. */
 const found = new WeakMap<Context, Map<string, string[][]>>();

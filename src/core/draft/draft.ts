@@ -58,6 +58,8 @@ const AGAIN = 0.25;
 /** A practice has about a drill for so many minutes. */
 const DRILL_MINUTES = 11;
 const SCRIMMAGE_SHARE = 0.2;
+/** A game that nobody gave its minutes may be so much shorter where that saves a drink. */
+const SCRIMMAGE_LESS = 2;
 const FEWEST_FOR_GAME = 4;
 
 /** The empty practice of a frame. */
@@ -232,13 +234,15 @@ class Drafting {
 		const { minutes, expected } = input.frame;
 		const has = (family: string) =>
 			this.choices.some(({ drill, isForAll }) => drill.family === family && isForAll);
-		const wanted = input.scrimmage ?? Math.round(minutes * SCRIMMAGE_SHARE);
 		const canPlay = has('scrimmage') && expected.length >= FEWEST_FOR_GAME;
+		const wanted = canPlay ? (input.scrimmage ?? Math.round(minutes * SCRIMMAGE_SHARE)) : 0;
+		const scrimmage = Math.min(wanted, plan.context.limits.waterMinutes);
 		return {
 			arc: input.arc,
 			minutes,
 			kept: this.keptByPlace(),
-			scrimmage: canPlay ? Math.min(wanted, plan.context.limits.waterMinutes) : 0,
+			scrimmage,
+			leastScrimmage: input.scrimmage === undefined ? scrimmage - SCRIMMAGE_LESS : scrimmage,
 			hasCoolDown: has('cool-down'),
 			pattern,
 			roundMinutes: roundMinutes(expected.length, plan.context.team.ages.from),

@@ -1,4 +1,4 @@
-import { splitEvenly } from '../base';
+import { greatest, least as leastBy, sum } from 'd3-array';
 import type { Period } from '../model/practice';
 import type { Limits } from '../model/limits';
 
@@ -28,8 +28,9 @@ export type Place = 'warm-up' | 'work' | 'game' | 'end';
 export interface OutlineAsked {
 	arc: 'build-up' | 'play-first';
 	minutes: number;
-	/** Minutes of scrimmage; 0 where none can be played. */
+	/** Minutes of scrimmage, and the fewest that do where that saves a drink; 0 where none can be played. */
 	scrimmage: number;
+	leastScrimmage: number;
 	hasCoolDown: boolean;
 	/** Periods that stay, by where they belong, in their order. */
 	kept: Readonly<Record<Place, readonly Period[]>>;
@@ -46,6 +47,8 @@ const TALK = 2;
 const COOL_DOWN = 4;
 /** A stretch of work is no shorter. */
 const LEAST_WORK = 6;
+/** Other work may be in so many more pieces than it must: shorter ones leave more ways to drink. */
+const MORE_PIECES = 2;
 /** Where play comes first, the share of the scrimmage that the first game gets. */
 const FIRST_GAME = 0.4;
 /** What a scrimmage is worth setting up for. */
@@ -53,92 +56,185 @@ const LEAST_GAME = 5;
 /** Practices shorter than this have no time for more than a warm-up that is long enough. */
 const SHORT = 45;
 
-const minutesIn = (parts: readonly Part[]) => parts.reduce((sum, { minutes }) => sum + minutes, 0);
-
-/** Water wherever the time since the last drink would go over the limit. */
-function withWater(parts: readonly Part[], most: number): Part[] {
-	const out: Part[] = [];
-	let since = 0;
-	for (const part of parts) {
-		if (since > 0 && since + part.minutes > most) {
-			out.push({ kind: 'water', minutes: WATER });
-			since = 0;
-		}
-		out.push(part);
-		since += part.minutes;
-	}
-	return out;
+/** A part whose minutes are still open: so many at least, and no more than that. */
+interface Slot {
+	part: Part;
+	least: number;
+	most: number;
 }
 
-/** The stretches of work of so many minutes: rounds of stations, the others each at most a drink long. */
-function stretches(minutes: number, asked: OutlineAsked): Part[] {
+/** Slots that follow each other without a drink. */
+type Stretch = readonly Slot[];
+
+/** A way to fill a practice: its stretches, with a drink between each two. */
+interface Way {
+	stretches: readonly Stretch[];
+	/** Minutes for all but drinks. */
+	minutes: number;
+}
+
+const exactly = (part: Part): Slot => ({ part, least: part.minutes, most: part.minutes });
+const leastIn = (slots: Stretch) => sum(slots, ({ least }) => least);
+
+/** The work: rounds of stations and so many pieces of other work, each at most a drink long. */
+function workSlots(rounds: number, pieces: number, asked: OutlineAsked): Slot[] {
 	const { pattern, roundMinutes, hasUnits, limits } = asked;
-	if (minutes < LEAST_WORK) return [];
-	const fitting = roundMinutes > 0 ? Math.floor(minutes / roundMinutes) : 0;
-	const rounds = Math.min(pattern.rounds, fitting);
-	const left = minutes - rounds * roundMinutes;
-	// What is too short for work of its own makes the rounds longer.
-	const isShort = rounds > 0 && left < LEAST_WORK;
-	const work =
-		(form: Form) =>
-		(each: number): Part => ({ kind: 'work', form, minutes: each });
-	const stations = (isShort ? splitEvenly(minutes, rounds) : Array(rounds).fill(roundMinutes)).map(
-		work('stations')
-	);
-	if (isShort) return stations;
-	const count = Math.ceil(left / Math.max(LEAST_WORK, limits.waterMinutes));
-	const rest = splitEvenly(left, count).map(work(pattern.rest));
+	const piece = (form: Form): Slot => ({
+		part: { kind: 'work', form, minutes: LEAST_WORK },
+		least: LEAST_WORK,
+		most: Math.max(LEAST_WORK, limits.waterMinutes)
+	});
+	const stations = Array.from({ length: rounds }, (): Slot => ({
+		part: { kind: 'work', form: 'stations', minutes: roundMinutes },
+		least: roundMinutes,
+		// What is too short for work of its own makes the rounds longer.
+		most: roundMinutes + LEAST_WORK - 1
+	}));
 	// Units work last before the game, where it leaves the others something.
-	if (hasUnits && rest.length + stations.length > 1 && rest.length > 0) {
-		const { minutes: own } = rest[rest.length - 1];
-		const others = rest.slice(0, -1);
-		const before = pattern.isRoundFirst ? [...stations, ...others] : [...others, ...stations];
-		return [...before, { kind: 'work', form: 'units', minutes: own }];
-	}
-	return pattern.isRoundFirst ? [...stations, ...rest] : [...rest, ...stations];
+	const areUnitsLast = hasUnits && pieces > 0 && rounds + pieces > 1;
+	const rest = Array.from({ length: pieces - Number(areUnitsLast) }, () => piece(pattern.rest));
+	const before = pattern.isRoundFirst ? [...stations, ...rest] : [...rest, ...stations];
+	return areUnitsLast ? [...before, piece('units')] : before;
 }
 
 /** The parts in the order of the arc, without water. */
-function inOrder(work: readonly Part[], asked: OutlineAsked): Part[] {
-	const { arc, minutes, scrimmage, hasCoolDown, kept, limits } = asked;
+function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
+	const { arc, minutes, scrimmage, leastScrimmage, hasCoolDown, kept, limits } = asked;
 	const isShort = minutes < SHORT;
 	const stay = (periods: readonly Period[]) =>
-		periods.map((period): Part => ({ kind: 'kept', period, minutes: period.minutes }));
-	const orKept = (place: Place, made: readonly Part[]) =>
+		periods.map((period) => exactly({ kind: 'kept', period, minutes: period.minutes }));
+	const orKept = (place: Place, made: readonly Slot[]) =>
 		kept[place].length > 0 ? stay(kept[place]) : made;
 	const warmUp = orKept('warm-up', [
-		{ kind: 'warm-up', minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : 10) }
+		exactly({
+			kind: 'warm-up',
+			minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : 10)
+		})
 	]);
 	const end = orKept(
 		'end',
-		hasCoolDown ? [{ kind: 'cool-down', minutes: isShort ? 3 : COOL_DOWN }] : []
+		hasCoolDown ? [exactly({ kind: 'cool-down', minutes: isShort ? 3 : COOL_DOWN })] : []
 	);
-	const game = (share: number): Part[] => {
-		const own = Math.round(scrimmage * share);
-		return own >= LEAST_GAME ? [{ kind: 'scrimmage', minutes: own }] : [];
+	const game = (share: number): Slot[] => {
+		const most = Math.round(scrimmage * share);
+		const least = Math.max(LEAST_GAME, Math.round(leastScrimmage * share));
+		return most >= LEAST_GAME
+			? [{ part: { kind: 'scrimmage', minutes: most }, least: Math.min(least, most), most }]
+			: [];
 	};
 	const all = [...stay(kept.work), ...work];
 	if (arc === 'build-up') return [...warmUp, ...all, ...orKept('game', game(1)), ...end];
 	// The game shows what does not work yet; then it is worked on, and played again.
-	const talk: Part = { kind: 'talk', minutes: Math.min(TALK, Math.floor(limits.talkMinutes)) };
+	const talk = exactly({ kind: 'talk', minutes: Math.min(TALK, Math.floor(limits.talkMinutes)) });
 	const [one, ...others] = kept.game;
 	const first = others.length > 0 ? stay([one]) : game(FIRST_GAME);
 	const last =
 		others.length > 0 ? stay(others) : orKept('game', game(first.length > 0 ? 1 - FIRST_GAME : 1));
-	const broke = first.length > 0 && talk.minutes > 0 ? [talk] : [];
+	const broke = first.length > 0 && talk.most > 0 ? [talk] : [];
 	return [...warmUp, ...first, ...broke, ...all, ...last, ...end];
 }
 
-/** The parts of a practice, water among them, whose minutes are just those that there are. */
-export function outlineOf(asked: OutlineAsked): Part[] {
-	const { minutes, limits } = asked;
-	const least = minutesIn(inOrder([], asked));
-	let work = Math.max(0, minutes - least);
-	// Water takes its minutes from the work, and less work may need less water.
-	for (;;) {
-		const parts = withWater(inOrder(stretches(work, asked), asked), limits.waterMinutes);
-		const over = minutesIn(parts) - minutes;
-		if (over <= 0 || work === 0) return parts;
-		work = Math.max(0, work - over);
-	}
+/** Minutes that a stretch can take at most; null where it is longer than players go without water. */
+function roomIn(stretch: Stretch, limit: number): number | null {
+	const fewest = leastIn(stretch);
+	if (fewest > limit) return stretch.length === 1 ? fewest : null;
+	return Math.min(
+		Math.floor(limit),
+		sum(stretch, ({ most }) => most)
+	);
 }
+
+/**
+ * The slots with 0, 1, 2 … drinks among them, each in the way with the most room for minutes; null where
+ * so few drinks are too few.
+ */
+function withDrinks(
+	slots: readonly Slot[],
+	limit: number
+): ({ room: number; stretches: Stretch[] } | null)[] {
+	type Best = { room: number; stretches: Stretch[] } | null;
+	// best[n][k]: the first n slots in k stretches.
+	const best: Best[][] = [[{ room: 0, stretches: [] }]];
+	for (let end = 1; end <= slots.length; end += 1) {
+		best[end] = [null];
+		for (let count = 1; count <= end; count += 1) {
+			best[end][count] = null;
+			for (let start = end - 1; start >= count - 1; start -= 1) {
+				const last = slots.slice(start, end);
+				const [before, room] = [best[start][count - 1], roomIn(last, limit)];
+				if (room === null) break;
+				if (!before) continue;
+				if (before.room + room > (best[end][count]?.room ?? -1))
+					best[end][count] = {
+						room: before.room + room,
+						stretches: [...before.stretches, last]
+					};
+			}
+		}
+	}
+	return best[slots.length].slice(1);
+}
+
+/** The way with the fewest drinks that fills all minutes; where none does, the one that comes nearest. */
+function fewestDrinks(slots: readonly Slot[], minutes: number, limit: number): Way | null {
+	const fewest = leastIn(slots);
+	const ways = withDrinks(slots, limit).flatMap((way, drinks): Way[] => {
+		if (!way) return [];
+		const left = minutes - WATER * drinks;
+		return fewest > left ? [] : [{ stretches: way.stretches, minutes: Math.min(left, way.room) }];
+	});
+	return ways.reduce<Way | null>(
+		(best, way) => (best && best.minutes >= way.minutes ? best : way),
+		null
+	);
+}
+
+/** The parts of a way with their minutes: a game gets its own first, the shortest work what is left. */
+function filled({ stretches, minutes }: Way, limit: number): Part[][] {
+	const given = stretches.map((stretch) => stretch.map(({ least }) => least));
+	const RANKS = ['scrimmage', 'work', 'stations'];
+	const rankOf = ({ part }: Slot) =>
+		RANKS.indexOf(part.kind === 'work' && part.form === 'stations' ? part.form : part.kind);
+	let left = minutes - sum(given, (each) => sum(each));
+	while (left > 0) {
+		const open = stretches.flatMap((stretch, at) =>
+			sum(given[at]) + 1 > limit
+				? []
+				: stretch
+						.map((slot, k) => ({ slot, at, k, now: given[at][k] }))
+						.filter(({ slot, now }) => now < slot.most)
+		);
+		const next = leastBy(open, ({ slot, now }) => rankOf(slot) * 1000 + now);
+		if (!next) break;
+		given[next.at][next.k] += 1;
+		left -= 1;
+	}
+	return stretches.map((stretch, at) =>
+		stretch.map(({ part }, k) => ({ ...part, minutes: given[at][k] }))
+	);
+}
+
+/**
+ * The parts of a practice, water among them, whose minutes are just those that there are where that can
+ * be: as many rounds of stations as are meant, and other work in so few drinks as the limit allows.
+ */
+export function outlineOf(asked: OutlineAsked): Part[] {
+	const { minutes, limits, pattern, roundMinutes } = asked;
+	const limit = limits.waterMinutes;
+	const mostPieces = Math.ceil(minutes / Math.max(LEAST_WORK, limit)) + MORE_PIECES;
+	for (let rounds = roundMinutes > 0 ? pattern.rounds : 0; rounds >= 0; rounds -= 1) {
+		const ways = Array.from({ length: mostPieces + 1 }, (_, pieces) =>
+			fewestDrinks(inOrder(workSlots(rounds, pieces, asked), asked), minutes, limit)
+		).filter((way) => way !== null);
+		const best = greatest(ways, (way) => way.minutes);
+		if (best) return withWater(filled(best, limit));
+	}
+	// Not even what must be fits: all of it, for the coach to see.
+	return withWater(inOrder([], asked).map(({ part }) => [part]));
+}
+
+/** Stretches one after another, with a drink between each two. */
+const withWater = (stretches: readonly Part[][]): Part[] =>
+	stretches.flatMap((stretch, k) =>
+		k === 0 ? stretch : [{ kind: 'water', minutes: WATER }, ...stretch]
+	);
