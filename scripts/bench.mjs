@@ -6,11 +6,12 @@ process.chdir(ROOT);
 install();
 build();
 // Bundled, as the engine ships: its functions are timed as the browser and the server run them.
-for (const parts of ['engine,sizeTable', 'draft', 'arrange', 'mix'])
+for (const parts of ['engine,sizeTable', 'draft', 'arrange', 'mix', 'plan'])
 	run('npx', ['vite', 'build', '--config', 'scripts/bench/vite.config.ts', '--logLevel', 'warn'], {
 		BENCH: parts
 	});
-for (const part of ['engine', 'draft', 'arrange', 'mix']) run('node', [`build/bench/${part}.js`]);
+for (const part of ['engine', 'draft', 'arrange', 'mix', 'plan'])
+	run('node', [`build/bench/${part}.js`]);
 for (const part of [
 	'groups',
 	'lineups',

@@ -17,6 +17,7 @@ import { readMessage } from '../words/read';
 import { fit, FitInput } from '../core/clock';
 import { group, GroupInput, groupSearch } from '../core/grouping';
 import { MIX_SECONDS, MixInput, mixSearch } from '../core/mixing';
+import { PLAN_SECONDS, planSearch, SeasonPlanInput } from '../core/seasonPlan';
 import { lineup, LineupInput, lineupSearch, rotate, RotateInput } from '../core/rotation';
 import { draft, DraftInput } from '../core/draft';
 import { simulate, SimulateInput } from '../core/drill';
@@ -107,6 +108,12 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map([
 	[
 		'mix',
 		command(MixInput, (input) => within(mixSearch(input), input.secondsLimit ?? MIX_SECONDS))
+	],
+	[
+		'plan',
+		command(SeasonPlanInput, (input) =>
+			within(planSearch(input), input.secondsLimit ?? PLAN_SECONDS)
+		)
 	],
 	['step', command(StepInput, step)],
 	['due', command(DueInput, due)]

@@ -175,6 +175,22 @@ export const EXAMPLES: Examples = {
 		alternatives: 1
 	},
 	mix: { players: [...PLAYERS, 'Ida'], groupSize: 3, sessions: 4 },
+	plan: {
+		today: '2027-04-05',
+		practices: ['2027-04-06', '2027-04-08', '2027-04-13'].map((date, k) => ({
+			id: `practice-${k + 1}`,
+			date,
+			minutes: 12,
+			players: PLAYERS.length,
+			adults: 1
+		})),
+		players: PLAYERS,
+		skills: [{ id: 'passing', targets: [{ from: '2027-04-01', to: '2027-04-30', minutes: 30 }] }],
+		drills: [PASS_AND_FOLLOW],
+		ladders: [{ drill: 'pass-and-follow', rung: null, last: '2027-04-01' }],
+		held: [{ date: '2027-04-01', load: 120 }],
+		games: [{ date: '2027-04-10' }]
+	},
 	step: {
 		tallies: [
 			{ who: 'red', clean: 17, tries: 20 },

@@ -41,6 +41,7 @@ const SAYS: Readonly<Record<keyof typeof COMMAND_SHAPES, string>> = {
 	draft:
 		'Makes drafts of a practice from its minutes, who is expected and what is due: whole practices in which nothing would stop it, each with why its blocks are there and what it covers.',
 	mix: 'Deals players to groups over many sessions so that the same ones are together as seldom as can be. It searches until nothing better can be found, or until its seconds are over.',
+	plan: 'Gives all practices of a season to come their drills, rungs and minutes, so that as few minutes as can be are under target and every hard rule holds. It searches until its seconds are over.',
 	step: 'Says from counted tries whether to step up or down a ladder, for all as one and for each, with the chances and how few tries more could change it.',
 	due: 'Lists the skills that are due, most first: what is owed of a target to date, what has rested for longer than it may, what is on the fix list, what the next opponent asks for.'
 };

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../tests/support/demo';
+import { randomSeason } from '../../tests/support/seasons';
 import { randomRequest } from '../../tests/support/squads';
 import { answer } from './commands';
 
@@ -38,6 +39,7 @@ const SOUND: Record<string, () => unknown> = {
 		apart: [['a', 'g']],
 		secondsLimit: 0.02
 	}),
+	plan: () => ({ ...randomSeason(3), secondsLimit: 0.02 }),
 	lineup: () => ({
 		players: ['a', 'b', 'c', 'd', 'e'].map((id, k) => ({
 			id,

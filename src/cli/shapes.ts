@@ -13,6 +13,7 @@ import { closed, says } from '../core/model/fields';
 import { Practice, Template } from '../core/model/practice';
 import { Sport } from '../core/model/sport';
 import { MixInput, MixOutput } from '../core/mixing';
+import { SeasonPlanInput, SeasonPlanOutput } from '../core/seasonPlan';
 import { LineupInput, LineupOutput, RotateInput, RotateOutput } from '../core/rotation';
 import { CoverageOutput, DueInput, DueOutput, StepInput, StepOutput } from '../core/season';
 import { SizeInput, SizeOutput } from '../core/sizing';
@@ -56,6 +57,7 @@ export const COMMAND_SHAPES = {
 	coverage: { input: Bundle, output: CoverageOutput },
 	draft: { input: DraftInput, output: DraftOutput },
 	mix: { input: MixInput, output: MixOutput },
+	plan: { input: SeasonPlanInput, output: SeasonPlanOutput },
 	step: { input: StepInput, output: StepOutput },
 	due: { input: DueInput, output: DueOutput }
 } satisfies Record<string, { input: TSchema; output: TSchema }>;

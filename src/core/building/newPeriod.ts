@@ -19,6 +19,7 @@ function minutesAround(minutes: number) {
 /** A kind of period that suits a drill put on the tape. */
 function kindFor(drill: Drill): PeriodKind {
 	if (drill.family === 'warm-up') return 'warm-up';
+	if (drill.family === 'cool-down') return 'close';
 	return drill.family === 'scrimmage' ? 'scrimmage' : 'together';
 }
 

@@ -48,9 +48,11 @@ function roundMinutes(players: number, age: number): number {
 }
 
 /** What a practice full of what is due is worth, beside one in which all are busy. */
-const DUE_WORTH = 2.5;
+const DUE_WORTH = 4.5;
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
+/** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
+const BUSY_WORTHS = [0.25, 1.3];
 /** By how much a seed leans to a drill or away from it. */
 const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */
@@ -116,9 +118,9 @@ function judged(made: Made, evaluation: Evaluation, { due }: DraftInput, most: n
 		0.3 * missing +
 		0.2 * drills -
 		0.12 * warnings -
-		2 * open +
+		5 * open +
 		(DUE_WORTH * dueMinutes) / most +
-		0.6 * shares.busy;
+		1.6 * shares.busy;
 	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
 }
 
@@ -168,14 +170,17 @@ class Drafting {
 		for (const { practice } of others)
 			for (const [id] of drillMinutes(practice))
 				if (!this.isDaily(id)) of.set(id, (of.get(id) ?? 1) * AGAIN);
-		const taste: Taste = { of, names: this.names };
 		const open = PATTERNS.filter((pattern) => this.isMeant(pattern) && !spent.has(pattern));
 		for (const pattern of others.length === 0 ? open : open.slice(0, TRIED_AGAIN)) {
-			const maker = new Maker(
-				new Filling(this.plan, this.input, this.choices, taste, this.workshop)
-			);
-			const made = maker.make(outlineOf(this.asked(pattern)));
-			yield { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
+			const parts = outlineOf(this.asked(pattern));
+			for (const busyWorth of others.length === 0 ? BUSY_WORTHS : BUSY_WORTHS.slice(0, 1)) {
+				const taste: Taste = { of, busyWorth, names: this.names };
+				const maker = new Maker(
+					new Filling(this.plan, this.input, this.choices, taste, this.workshop)
+				);
+				const made = maker.make(parts);
+				yield { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
+			}
 		}
 	}
 

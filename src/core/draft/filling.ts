@@ -16,13 +16,14 @@ export interface DraftNames {
 export interface Taste {
 	/** How much of a drill's worth counts, by id; 1 where it is not said. */
 	of: ReadonlyMap<string, number>;
+	/** What a minute at work is worth by itself, beside a minute of what is due. */
+	busyWorth: number;
 	/** Names of the periods. */
 	names: DraftNames;
 }
 
-/** How much of the worth of what is wanted hangs on how busy players are with it, and what being busy is worth itself. */
+/** How much of the worth of what is wanted hangs on how busy players are with it. */
 const BUSY_PART = 0.25;
-const BUSY_WORTH = 0.3;
 const APART = new Set(['warm-up', 'scrimmage', 'cool-down']);
 /** How often a stretch is tried, each time without the drill that stopped it. */
 const ATTEMPTS = 5;
@@ -129,7 +130,8 @@ export class Filling {
 		const { drill, busy } = choice;
 		const daily = drill.frequency === 'daily' ? minutes : 0;
 		const worth = this.wanted.worth(choice, minutes) * (1 - BUSY_PART + BUSY_PART * busy);
-		return (worth + daily + BUSY_WORTH * minutes * busy) * (this.taste.of.get(drill.id) ?? 1);
+		const { of, busyWorth } = this.taste;
+		return (worth + daily + busyWorth * minutes * busy) * (of.get(drill.id) ?? 1);
 	}
 
 	take(choice: Choice, minutes: number): void {

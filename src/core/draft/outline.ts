@@ -97,12 +97,19 @@ function workSlots(rounds: number, pieces: number, asked: OutlineAsked): Slot[] 
 	return areUnitsLast ? [...before, piece('units')] : before;
 }
 
-/** The parts in the order of the arc, without water. */
+const stay = (periods: readonly Period[]): Slot[] =>
+	periods.map((period) => exactly({ kind: 'kept', period, minutes: period.minutes }));
+
+/** How it ends: what is kept of that, or a cool-down. Nobody works hard there, and it needs no drink before. */
+function endOf({ minutes, hasCoolDown, kept }: OutlineAsked): Part[] {
+	if (kept.end.length > 0) return stay(kept.end).map(({ part }) => part);
+	return hasCoolDown ? [{ kind: 'cool-down', minutes: minutes < SHORT ? 3 : COOL_DOWN }] : [];
+}
+
+/** The parts up to the end in the order of the arc, without water. */
 function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
-	const { arc, minutes, scrimmage, leastScrimmage, hasCoolDown, kept, limits } = asked;
+	const { arc, minutes, scrimmage, leastScrimmage, kept, limits } = asked;
 	const isShort = minutes < SHORT;
-	const stay = (periods: readonly Period[]) =>
-		periods.map((period) => exactly({ kind: 'kept', period, minutes: period.minutes }));
 	const orKept = (place: Place, made: readonly Slot[]) =>
 		kept[place].length > 0 ? stay(kept[place]) : made;
 	const warmUp = orKept('warm-up', [
@@ -111,10 +118,6 @@ function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
 			minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : 10)
 		})
 	]);
-	const end = orKept(
-		'end',
-		hasCoolDown ? [exactly({ kind: 'cool-down', minutes: isShort ? 3 : COOL_DOWN })] : []
-	);
 	const game = (share: number): Slot[] => {
 		const most = Math.round(scrimmage * share);
 		const least = Math.max(LEAST_GAME, Math.round(leastScrimmage * share));
@@ -123,7 +126,7 @@ function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
 			: [];
 	};
 	const all = [...stay(kept.work), ...work];
-	if (arc === 'build-up') return [...warmUp, ...all, ...orKept('game', game(1)), ...end];
+	if (arc === 'build-up') return [...warmUp, ...all, ...orKept('game', game(1))];
 	// The game shows what does not work yet; then it is worked on, and played again.
 	const talk = exactly({ kind: 'talk', minutes: Math.min(TALK, Math.floor(limits.talkMinutes)) });
 	const [one, ...others] = kept.game;
@@ -131,7 +134,7 @@ function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
 	const last =
 		others.length > 0 ? stay(others) : orKept('game', game(first.length > 0 ? 1 - FIRST_GAME : 1));
 	const broke = first.length > 0 && talk.most > 0 ? [talk] : [];
-	return [...warmUp, ...first, ...broke, ...all, ...last, ...end];
+	return [...warmUp, ...first, ...broke, ...all, ...last];
 }
 
 /** Minutes that a stretch can take at most; null where it is longer than players go without water. */
@@ -219,18 +222,20 @@ function filled({ stretches, minutes }: Way, limit: number): Part[][] {
  * be: as many rounds of stations as are meant, and other work in so few drinks as the limit allows.
  */
 export function outlineOf(asked: OutlineAsked): Part[] {
-	const { minutes, limits, pattern, roundMinutes } = asked;
+	const { limits, pattern, roundMinutes } = asked;
 	const limit = limits.waterMinutes;
+	const end = endOf(asked);
+	const minutes = asked.minutes - sum(end, (part) => part.minutes);
 	const mostPieces = Math.ceil(minutes / Math.max(LEAST_WORK, limit)) + MORE_PIECES;
 	for (let rounds = roundMinutes > 0 ? pattern.rounds : 0; rounds >= 0; rounds -= 1) {
 		const ways = Array.from({ length: mostPieces + 1 }, (_, pieces) =>
 			fewestDrinks(inOrder(workSlots(rounds, pieces, asked), asked), minutes, limit)
 		).filter((way) => way !== null);
 		const best = greatest(ways, (way) => way.minutes);
-		if (best) return withWater(filled(best, limit));
+		if (best) return [...withWater(filled(best, limit)), ...end];
 	}
 	// Not even what must be fits: all of it, for the coach to see.
-	return withWater(inOrder([], asked).map(({ part }) => [part]));
+	return [...withWater(inOrder([], asked).map(({ part }) => [part])), ...end];
 }
 
 /** Stretches one after another, with a drink between each two. */
