@@ -13,7 +13,7 @@ module.exports = {
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
 			to: {
 				pathNot:
-					'^src/(core|words)/|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+)/'
+					'^src/(core|words)/|node_modules/(typebox|suncalc|date-fns|@date-fns/[a-z]+|d3-[a-z]+|javascript-lp-solver)/'
 			}
 		},
 		{

@@ -48,7 +48,10 @@ function roundMinutes(players: number, age: number): number {
 }
 
 /** What a practice full of what is due is worth, beside one in which all are busy. */
-const DUE_WORTH = 4.5;
+const DUE_WORTH = 4.8;
+/** From this share of what could be given on, what is due is worth less: then it matters more that all are busy. */
+const DUE_ENOUGH = 0.85;
+const DUE_MORE = 1;
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
 /** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
@@ -113,14 +116,16 @@ function judged(made: Made, evaluation: Evaluation, { due }: DraftInput, most: n
 	const open = Math.max(0, practice.minutes - plannedMinutes(practice)) / practice.minutes;
 	const missing = faults.filter(({ code }) => code === 'daily-missing').length;
 	const drills = Math.min(1, (drillMinutes(practice).size * DRILL_MINUTES) / practice.minutes);
+	const given = dueMinutes / most;
 	const score =
 		-100 * stops -
 		0.3 * missing +
 		0.2 * drills -
 		0.12 * warnings -
 		5 * open +
-		(DUE_WORTH * dueMinutes) / most +
-		1.6 * shares.busy;
+		DUE_WORTH * Math.min(given, DUE_ENOUGH) +
+		DUE_MORE * Math.max(0, given - DUE_ENOUGH) +
+		1.85 * shares.busy;
 	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
 }
 
@@ -171,17 +176,16 @@ class Drafting {
 			for (const [id] of drillMinutes(practice))
 				if (!this.isDaily(id)) of.set(id, (of.get(id) ?? 1) * AGAIN);
 		const open = PATTERNS.filter((pattern) => this.isMeant(pattern) && !spent.has(pattern));
-		for (const pattern of others.length === 0 ? open : open.slice(0, TRIED_AGAIN)) {
-			const parts = outlineOf(this.asked(pattern));
-			for (const busyWorth of others.length === 0 ? BUSY_WORTHS : BUSY_WORTHS.slice(0, 1)) {
-				const taste: Taste = { of, busyWorth, names: this.names };
-				const maker = new Maker(
-					new Filling(this.plan, this.input, this.choices, taste, this.workshop)
-				);
-				const made = maker.make(parts);
-				yield { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
-			}
-		}
+		const isFirst = others.length === 0;
+		for (const pattern of isFirst ? open : open.slice(0, TRIED_AGAIN))
+			for (const busyWorth of isFirst ? BUSY_WORTHS : BUSY_WORTHS.slice(0, 1))
+				yield this.tried(pattern, { of, busyWorth, names: this.names });
+	}
+
+	private tried(pattern: Pattern, taste: Taste): Tried {
+		const maker = new Maker(new Filling(this.plan, this.input, this.choices, taste, this.workshop));
+		const made = maker.make(outlineOf(this.asked(pattern)));
+		return { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
 	}
 
 	/** How much each drill counts at first: another seed leans to others, by a little. */

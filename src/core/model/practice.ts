@@ -247,6 +247,17 @@ export const Period = Type.Object(
 
 const Periods = Type.Array(Period, { maxItems: MOST.periods });
 
+/** A drill that a practice is to hold by the plan of its season. */
+export const BriefItem = Type.Object(
+	{
+		drill: says(Id, 'Id of the drill'),
+		rung: Type.Optional(says(Key, 'Id of its rung; the drill itself where it is not said')),
+		minutes: says(Minutes, 'Minutes that each player is to have of it'),
+		locked: Type.Optional(says(Type.Boolean(), 'Whether it stays when the season is planned again'))
+	},
+	closed
+);
+
 /** A practice as one value: the document that is edited, evaluated, stored and printed. */
 export const Practice = Type.Object(
 	{
@@ -273,6 +284,12 @@ export const Practice = Type.Object(
 			)
 		),
 		adults: says(Adults, 'Ids of the adults who come'),
+		brief: Type.Optional(
+			says(
+				Type.Array(BriefItem, { maxItems: 30 }),
+				'What it is to hold by the plan of the season, for whoever builds it'
+			)
+		),
 		periods: says(Periods, 'What is done, in order')
 	},
 	closed
@@ -301,5 +318,6 @@ export type Lane = Static<typeof Lane>;
 export type Group = Static<typeof Group>;
 export type Slot = Static<typeof Slot>;
 export type Period = Static<typeof Period>;
+export type BriefItem = Static<typeof BriefItem>;
 export type Practice = Static<typeof Practice>;
 export type Template = Static<typeof Template>;

@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { byKey, Clock, closed, Day, Id, Minutes, Name, PartId, Text, says } from '../model/fields';
 import {
 	Block,
+	BriefItem,
 	Climb,
 	GamePlan,
 	Lane,
@@ -38,7 +39,11 @@ const SetPractice = Type.Object(
 						byKey(Id, Minutes),
 						'Minutes after the start at which some come, by id; null for nobody'
 					),
-					adults: Type.Optional(says(Practice.properties.adults, 'Ids of the adults who come'))
+					adults: Type.Optional(says(Practice.properties.adults, 'Ids of the adults who come')),
+					brief: orNone(
+						Type.Array(BriefItem, { maxItems: 30 }),
+						'What it is to hold by the plan of the season; null for nothing'
+					)
 				},
 				closed
 			),

@@ -1,9 +1,11 @@
 export { planSearch, PLAN_SECONDS } from './planSearch';
 export {
-	BriefItem,
 	SeasonPlanInput,
 	SeasonPlanOutput,
 	type BriefReason,
 	type BrokenRule,
+	type PlanItem,
 	type PlannedPractice
 } from './planShapes';
+export { asPlanned, isFree, openMinutes, type Planned } from './fromPractice';
+export type { PlanView, ToPlan } from './planView';

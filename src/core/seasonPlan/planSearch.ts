@@ -348,6 +348,7 @@ function* search(task: Task): Generator<{ best: SeasonPlanOutput; done: boolean 
 	};
 	// What nothing is wrong with cannot get better.
 	yield report(!annealing.canMove || annealing.bestCost <= 0);
+	while (!annealing.canMove) yield report(true);
 	const hot = task.slots.some(({ before }) => before !== null) ? WARM : HOT;
 	for (let moves = FIRST_MOVES; ; moves = Math.round(moves * LONGER)) {
 		annealing.restart();

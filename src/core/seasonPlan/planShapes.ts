@@ -1,19 +1,14 @@
 import Type, { type Static } from 'typebox';
 import { Drill } from '../model/drill';
-import { byKey, closed, Day, Id, Key, Minutes, says, SkillId } from '../model/fields';
+import { byKey, closed, Day, Id, Key, says, SkillId } from '../model/fields';
 import { Limits } from '../model/limits';
+import { BriefItem } from '../model/practice';
 
 /** A drill in a practice: what stands in its brief. */
-export const BriefItem = Type.Object(
-	{
-		drill: says(Id, 'Id of the drill'),
-		rung: Type.Optional(says(Key, 'Id of its rung; the drill itself where it is not said')),
-		minutes: says(Minutes, 'Minutes that each player is to have of it')
-	},
-	closed
-);
+const { locked: _locked, ...item } = BriefItem.properties;
+const PlanItem = Type.Object(item, closed);
 
-const Items = Type.Array(BriefItem, { maxItems: 30 });
+const Items = Type.Array(PlanItem, { maxItems: 30 });
 
 /** A practice to come, as the plan needs one. */
 export const PlannedPractice = Type.Object(
@@ -262,7 +257,7 @@ export const SeasonPlanOutput = Type.Object(
 							Type.Array(
 								Type.Object(
 									{
-										...BriefItem.properties,
+										...PlanItem.properties,
 										why: says(Type.Array(BriefReason), 'Why it is there')
 									},
 									closed
@@ -305,7 +300,7 @@ export const SeasonPlanOutput = Type.Object(
 	closed
 );
 
-export type BriefItem = Static<typeof BriefItem>;
+export type PlanItem = Static<typeof PlanItem>;
 export type PlannedPractice = Static<typeof PlannedPractice>;
 export type SeasonPlanInput = Static<typeof SeasonPlanInput>;
 export type SeasonPlanOutput = Static<typeof SeasonPlanOutput>;

@@ -5,7 +5,7 @@ import type { Drill } from '../model/drill';
 import { onRung } from '../playing';
 import { DEFAULT_LIMITS } from '../practice';
 import { ladderOf } from '../season';
-import type { BriefItem, PlannedPractice, SeasonPlanInput } from './planShapes';
+import type { PlanItem, PlannedPractice, SeasonPlanInput } from './planShapes';
 
 /** A drill on one of its rungs. */
 export interface Variant {
@@ -286,7 +286,7 @@ class Reader {
 		};
 	}
 
-	private lockedItem({ minutes, rung }: BriefItem, drill: number): Item {
+	private lockedItem({ minutes, rung }: PlanItem, drill: number): Item {
 		const at = ladderOf(this.input.drills[drill]).indexOf(rung ?? null);
 		return { drill, minutes, isLocked: true, at };
 	}

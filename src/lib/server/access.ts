@@ -37,6 +37,8 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/ladders': { who: 'local', mostBytes: 100_000 },
 	'/[team]/practices/[practice]/calendar': reading,
 	'/[team]/season/lacks': reading,
+	'/[team]/plan': { who: 'local', mostBytes: 1_000_000 },
+	'/[team]/plan/[practice]': reading,
 	'/[team]/season': { who: 'local', mostBytes: 20_000 },
 	'/[team]/limits': { who: 'local', mostBytes: 8000 },
 	'/[team]/drills': reading,

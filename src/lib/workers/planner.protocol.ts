@@ -2,6 +2,7 @@ import type { Outcome, Progress } from '$core/base';
 import type { DraftInput, DraftNames, DraftOutput } from '$core/draft';
 import type { GroupInput, GroupOutput } from '$core/grouping';
 import type { MixOutput, OccasionsInput } from '$core/mixing';
+import type { SeasonPlanInput, SeasonPlanOutput } from '$core/seasonPlan';
 import type { LineupInput, LineupOutput, RotateInput, RotateOutput } from '$core/rotation';
 
 /** What the planner is asked, by kind. */
@@ -10,6 +11,7 @@ export interface Questions {
 	group: { input: GroupInput; output: GroupOutput };
 	lineup: { input: LineupInput; output: LineupOutput };
 	mix: { input: OccasionsInput; output: MixOutput };
+	plan: { input: SeasonPlanInput; output: SeasonPlanOutput };
 	rotate: { input: RotateInput; output: RotateOutput };
 }
 export type Kind = keyof Questions;

@@ -2,6 +2,7 @@ import { ok, runSearch, type Outcome, type Progress, type Search } from '$core/b
 import { draftSearch } from '$core/draft';
 import { groupSearch, type GroupInput } from '$core/grouping';
 import { mixOccasions, type OccasionsInput } from '$core/mixing';
+import { planSearch, type SeasonPlanInput } from '$core/seasonPlan';
 import { lineupSearch, rotate, type LineupInput, type RotateInput } from '$core/rotation';
 import type { Kind, PlannerApi, Question, Questions } from './planner.protocol';
 
@@ -22,6 +23,7 @@ function searchFor({ kind, input }: Question<Kind>): Outcome<Search<unknown>> {
 	}
 	if (kind === 'group') return groupSearch(input as GroupInput);
 	if (kind === 'mix') return mixOccasions(input as OccasionsInput);
+	if (kind === 'plan') return planSearch(input as SeasonPlanInput);
 	if (kind === 'lineup') return lineupSearch(input as LineupInput);
 	return answered(rotate(input as RotateInput));
 }

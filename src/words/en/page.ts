@@ -37,6 +37,7 @@ export default messages({
 	squad: '{Squad}',
 	attendance: 'Attendance',
 	together: 'Together',
+	plan: 'Plan',
 	adults: '{Adults}',
 	ground: '{Ground}',
 	kit: '{Kit}',

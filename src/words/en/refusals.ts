@@ -3,6 +3,7 @@ import { messages } from '../message';
 /** Why something cannot be done, opened or saved. Where a place stands before it, it goes on after that: a part of a sentence. */
 export default messages({
 	notTheSamePlayers: 'These groups do not hold the same {players} as before.',
+	planChanged: 'The {practice} on {day} has changed meanwhile. Open the page again and plan anew.',
 	groupsChanged: 'The {practice} on {day} has changed meanwhile. Open the page again and mix anew.',
 	otherHost: 'This Field Plan does not answer for “{host}”.',
 	nobodyMay: 'Nobody may open this page.',

@@ -36,12 +36,19 @@ function aims({ context }: Plan, due: Due | null): DraftInput['due'] {
 	}));
 }
 
+/** What the plan of the season asks of the practice, of drills that are still on the shelf. */
+const briefOf = ({ practice, context }: Plan): NonNullable<DraftInput['brief']> =>
+	(practice.brief ?? [])
+		.filter(({ drill }) => context.shelf.some(({ id }) => id === drill))
+		.map(({ locked: _locked, ...item }) => item);
+
 /** The input of a draft for the practice on a board: its day and people, what is due, what is wished for. */
 export function draftInput(plan: Plan, wishes: Wishes, due: Due | null): DraftInput {
 	const { practice, context } = plan;
 	const { date, start, minutes, expected, late, adults, groundId } = practice;
 	const { team, season, players, ground, kit, drills, archived, before, limits } = context;
 	const rungs = due?.rungs ?? {};
+	const brief = briefOf(plan);
 	return {
 		...{ team, season, players, adults: context.adults, ground, kit, drills, limits },
 		...(archived && { archived }),
@@ -53,6 +60,7 @@ export function draftInput(plan: Plan, wishes: Wishes, due: Due | null): DraftIn
 		},
 		arc: wishes.arc,
 		due: aims(plan, due),
+		...(brief.length > 0 && { brief }),
 		// What was never run begins with its easiest rung.
 		ladders: context.shelf.map((drill) => ({
 			drill: drill.id,

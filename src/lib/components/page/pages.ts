@@ -21,6 +21,7 @@ export const SECTIONS: readonly Section[] = [
 		name: texts.season,
 		pages: [
 			{ id: 'season', name: texts.season },
+			{ id: 'plan', name: texts.plan },
 			{ id: 'calendar', name: texts.calendar },
 			{ id: 'dates', name: texts.dates },
 			{ id: 'targets', name: texts.targets },

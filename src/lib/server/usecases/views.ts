@@ -9,6 +9,7 @@ import type { Team } from '$core/model/team';
 import type { Queryable } from '../database';
 import { countPractices, findPractice, type StoredPractice } from '../repositories/practices';
 import { listSummed, type SummedPractice } from '../repositories/summaries';
+import { listNewest } from '../repositories/drills';
 import { hasPlayers } from '../repositories/people';
 import { listAtHand } from '../repositories/shelf';
 import { findTeam, listSeasons } from '../repositories/teams';
@@ -56,13 +57,16 @@ const DRILLS_AT_HAND = 40;
 async function loadWith(
 	db: Queryable,
 	{ teamId, practiceId }: { teamId: string; practiceId: string },
-	beside: (team: TeamRead) => Promise<readonly Drill[]>
+	beside: (team: TeamRead, practice: Practice) => Promise<readonly Drill[]>
 ): Promise<Board | undefined> {
 	const stored = await findPractice(db, teamId, practiceId);
 	const team = stored && (await readTeam(db, teamId));
 	if (!team) return undefined;
 	const { date, groundId } = stored.practice;
-	const all = [...(await beside(team)), ...(await drillsOf(db, team, stored.practice))];
+	const all = [
+		...(await beside(team, stored.practice)),
+		...(await drillsOf(db, team, stored.practice))
+	];
 	const drills = [...new Map(all.map((drill) => [keyOf(drill), drill])).values()];
 	const surroundings = surroundingsOn(team.history, { day: date, groundId, drills });
 	if (!surroundings) return undefined;
@@ -82,7 +86,12 @@ export const loadPaper = (db: Queryable, teamId: string, practiceId: string) =>
 
 /** A practice as its board has it, with the drills that are at hand there. */
 export const loadBoard = (db: Queryable, teamId: string, practiceId: string) =>
-	loadWith(db, { teamId, practiceId }, ({ version }) => drillsAtHand(db, { teamId, version }));
+	loadWith(db, { teamId, practiceId }, async ({ version }, { brief = [] }) => {
+		const atHand = await drillsAtHand(db, { teamId, version });
+		const known = new Set(atHand.map(({ id }) => id));
+		const asked = brief.flatMap(({ drill }) => (known.has(drill) ? [] : drill));
+		return asked.length === 0 ? atHand : [...atHand, ...(await listNewest(db, teamId, asked))];
+	});
 
 /** The drills that boards of a team have at hand; for a minute from memory. */
 async function drillsAtHand(

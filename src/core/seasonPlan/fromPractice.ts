@@ -1,0 +1,141 @@
+import { rollups, sum } from 'd3-array';
+import type { Drill } from '../model/drill';
+import type { BriefItem, Period, Practice } from '../model/practice';
+import { onRung } from '../playing';
+import type { PlanItem, PlannedPractice } from './planShapes';
+
+/** Families that have a place of their own in a practice. */
+const APART = ['warm-up', 'scrimmage', 'cool-down'] as const;
+/** What a practice that is not built yet will spend on them, in minutes and as a share. */
+const WARM_UP = 10;
+const COOL_DOWN = 4;
+const SCRIMMAGE_SHARE = 0.2;
+/** A drink, and how long players go without one. */
+const WATER = { minutes: 2, each: 20 };
+
+/** Whether a drill is one for the work of a practice that everybody can do: the plan chooses among these. */
+export const isFree = ({ family = '', needsRole }: Drill): boolean =>
+	!APART.some((apart) => apart === family) && !needsRole?.length;
+
+/** Minutes for drills of the plan in a practice that is not built yet: what warm-up, game, water and end leave. */
+export function openMinutes(minutes: number): number {
+	const drinks = Math.max(0, Math.ceil((minutes - COOL_DOWN) / WATER.each) - 1) * WATER.minutes;
+	return Math.max(
+		0,
+		minutes - WARM_UP - COOL_DOWN - Math.round(minutes * SCRIMMAGE_SHARE) - drinks
+	);
+}
+
+/** Drills of a period as one player has them: on stations their own share of the minutes. */
+function itemsOf({ lanes, slots }: Period): PlanItem[] {
+	const rounds = slots && slots.length > 0 ? lanes.length : 1;
+	return lanes.flatMap(({ blocks }) =>
+		blocks.flatMap(({ drill, climb, minutes }): PlanItem[] => {
+			// It goes as high as it climbs.
+			const { rung } = climb[climb.length - 1] ?? {};
+			return drill
+				? [
+						{
+							drill: drill.id,
+							...(rung !== undefined && { rung }),
+							minutes: minutes / rounds
+						}
+					]
+				: [];
+		})
+	);
+}
+
+/** What a built practice holds, each drill once, in whole minutes. */
+function held({ periods }: Practice): PlanItem[] {
+	return rollups(
+		periods.flatMap(itemsOf),
+		(own): PlanItem => ({
+			...own[own.length - 1],
+			minutes: Math.max(1, Math.round(sum(own, ({ minutes }) => minutes)))
+		}),
+		({ drill }) => drill
+	).map(([, item]) => item);
+}
+
+/** Minutes by skill that some drills give. */
+const given = (items: readonly PlanItem[], drills: ReadonlyMap<string, Drill>) =>
+	rollups(
+		items.flatMap(({ drill, rung, minutes }) => {
+			const found = drills.get(drill);
+			return found
+				? onRung(found, rung).skills.map(({ skill, share }) => ({
+						skill,
+						minutes: share * minutes
+					}))
+				: [];
+		}),
+		(own) => sum(own, ({ minutes }) => minutes),
+		({ skill }) => skill
+	).map(([skill, minutes]) => ({ skill, minutes: Math.min(600, minutes) }));
+
+/** What warm-up, game and end of a practice that is not built yet are likely to be. */
+function likely(minutes: number, drills: readonly Drill[]): PlanItem[] {
+	const of = { 'warm-up': WARM_UP, scrimmage: minutes * SCRIMMAGE_SHARE, 'cool-down': COOL_DOWN };
+	return APART.flatMap((apart) => {
+		const own = drills.filter(({ family }) => family === apart);
+		const drill = own.find(({ frequency }) => frequency === 'daily') ?? own[0];
+		return drill ? [{ drill: drill.id, minutes: Math.max(1, Math.round(of[apart])) }] : [];
+	});
+}
+
+/** A practice as the plan of a season takes it. */
+export interface Planned {
+	practice: PlannedPractice;
+	/** It has periods: its drills stay, and are counted as they are. */
+	isBuilt: boolean;
+	/** What was planned for it before. */
+	before: BriefItem[];
+}
+
+/** A practice to come for the plan: what is built or locked stays, the rest of its minutes is open. */
+export function asPlanned(practice: Practice, shelf: readonly Drill[]): Planned {
+	const { id, date, minutes, expected, adults, brief = [] } = practice;
+	const drills = new Map(shelf.map((drill) => [drill.id, drill]));
+	const isKnown = ({ drill, rung }: PlanItem) => {
+		const found = drills.get(drill);
+		return (
+			found !== undefined &&
+			isFree(found) &&
+			(rung === undefined || found.rungs.some((each) => each.id === rung))
+		);
+	};
+	const frame = { id, date, players: expected.length, adults: adults.length };
+	const isBuilt = practice.periods.length > 0;
+	if (isBuilt) {
+		const items = held(practice);
+		const locked = items.filter(isKnown);
+		return {
+			practice: {
+				...frame,
+				minutes: Math.min(
+					600,
+					sum(locked, (item) => item.minutes)
+				),
+				locked,
+				gives: given(
+					items.filter((item) => !isKnown(item)),
+					drills
+				)
+			},
+			isBuilt,
+			before: []
+		};
+	}
+	const known = brief.filter(isKnown);
+	return {
+		practice: {
+			...frame,
+			minutes: openMinutes(minutes),
+			locked: known.filter(({ locked }) => locked).map(({ locked: _locked, ...item }) => item),
+			gives: given(likely(minutes, shelf), drills)
+		},
+		isBuilt,
+		before: known
+	};
+}

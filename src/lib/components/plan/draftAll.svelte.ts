@@ -1,0 +1,104 @@
+import { nanoid } from 'nanoid';
+import { draftEdit } from '$core/draft';
+import type { Surroundings } from '$core/model/bundle';
+import type { Practice } from '$core/model/practice';
+import { drillOf, toContext, type Plan } from '$core/practice';
+import type { Due } from '$lib/state/dueHere.svelte';
+import { Planning } from '$lib/state/planning.svelte';
+import texts from '$texts/plan';
+import drafts from '$texts/draft';
+import type { Say } from '$words';
+import { draftInput } from '../draft/asked';
+import { reasonWords } from '../draft/draftWords';
+
+/** Seconds that one draft may take. */
+const SECONDS = 30;
+
+/** What a practice is drafted from, as the server gives it. */
+interface Given {
+	stored: { revision: number; practice: Practice };
+	surroundings: Surroundings;
+	due: Due;
+}
+
+/** Drafts practices one after another, each stored by itself: stopping leaves those that are done. */
+export class DraftAll {
+	isRunning = $state(false);
+	done = $state(0);
+	count = $state(0);
+	/** Days without a draft, with the last reason. */
+	failed: { days: string[]; reason: string } = $state.raw({ days: [], reason: '' });
+	#isStopped = false;
+	readonly #planning: Planning<'draft'>;
+
+	constructor(private readonly say: Say) {
+		this.#planning = new Planning<'draft'>(say);
+	}
+
+	stop(): void {
+		this.#isStopped = true;
+		this.#planning.stop();
+	}
+
+	close(): void {
+		this.#isStopped = true;
+		this.#planning.close();
+	}
+
+	async run(team: string, practices: readonly { id: string; date: string }[]): Promise<void> {
+		this.isRunning = true;
+		this.#isStopped = false;
+		this.done = 0;
+		this.count = practices.length;
+		this.failed = { days: [], reason: '' };
+		for (const { id, date } of practices) {
+			if (this.#isStopped) break;
+			const reason = await this.one(team, id).catch(() => this.say(texts.away));
+			if (reason === null) this.done += 1;
+			else if (!this.#isStopped) this.failed = { days: [...this.failed.days, date], reason };
+		}
+		this.isRunning = false;
+	}
+
+	/** Drafts and stores one practice; why that was not done, null where it was. */
+	private async one(team: string, id: string): Promise<string | null> {
+		const answer = await fetch(`/${team}/plan/${id}`);
+		if (!answer.ok) return this.say(texts.away);
+		const { stored, surroundings, due }: Given = await answer.json();
+		const plan: Plan = { practice: stored.practice, context: toContext(surroundings) };
+		const wishes = {
+			arc: plan.practice.arc ?? 'build-up',
+			stations: null,
+			unitTime: false
+		} as const;
+		const of = {
+			...draftInput(plan, { ...wishes, scrimmage: null, keep: [] }, due),
+			alternatives: 1
+		};
+		const { say } = this;
+		const names = {
+			...{ water: say(drafts.water), talk: say(drafts.talk) },
+			...{ stations: say(drafts.stations), units: say(drafts.units) }
+		};
+		await this.#planning.ask({ kind: 'draft', input: { of, names }, seconds: SECONDS });
+		const [best] = this.#planning.best?.alternatives ?? [];
+		// A draft that was broken off is not one.
+		if (this.#isStopped || !best) return this.#planning.trouble || say(texts.withoutDraft);
+		const { team: of1 } = plan.context;
+		const edit = draftEdit(plan.practice, best, ({ id: block, drill }) =>
+			(best.why[block] ?? [])
+				.map((reason) =>
+					reasonWords(reason, { team: of1, drill: drillOf(plan.context, drill) }, say)
+				)
+				.join(' · ')
+		);
+		const saved = await fetch(`/${team}/practices/${id}/edits`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ revision: stored.revision, edits: [{ id: nanoid(), edit }] })
+		});
+		if (saved.ok) return null;
+		const { error }: { error?: { message: string } } = await saved.json();
+		return error?.message ?? say(texts.away);
+	}
+}

@@ -1,0 +1,94 @@
+import type { Drill } from '$core/model/drill';
+import type { BriefItem } from '$core/model/practice';
+import { onRung } from '$core/playing';
+import type { CostSum, PackedSum } from '$core/season';
+import {
+	planSearch,
+	type BriefReason,
+	type SeasonPlanInput,
+	type SeasonPlanOutput
+} from '$core/seasonPlan';
+
+/** A drill that is planned, with why it is there where that is known. */
+export type Shown = BriefItem & { why?: BriefReason[] };
+
+/** Briefs by practice. */
+export type Briefs = ReadonlyMap<string, readonly Shown[]>;
+
+/** What a plan is worth. */
+export type Measures = SeasonPlanOutput['measures'];
+
+/** The request with what is locked of the briefs that are shown, and these as the plan before. */
+export function asked(
+	input: SeasonPlanInput,
+	briefs: Briefs,
+	isLocked: (practice: string, drill: string) => boolean
+): SeasonPlanInput {
+	const plain = ({ drill, rung, minutes }: Shown) => ({
+		...{ drill, minutes },
+		...(rung !== undefined && { rung })
+	});
+	const open = (id: string) => briefs.get(id);
+	return {
+		...input,
+		practices: input.practices.map((practice) => {
+			const brief = open(practice.id);
+			if (!brief) return practice;
+			return {
+				...practice,
+				locked: brief.filter(({ drill }) => isLocked(practice.id, drill)).map(plain)
+			};
+		}),
+		plan: [...briefs].flatMap(([id, brief]) =>
+			brief.length > 0 ? [{ id, brief: brief.map(plain) }] : []
+		)
+	};
+}
+
+/** What briefs are worth as they are, with nothing added to them. */
+export function measuresOf(input: SeasonPlanInput, briefs: Briefs): Measures | null {
+	const { plan: _plan, ...rest } = asked(input, briefs, () => true);
+	const found = planSearch({
+		...rest,
+		practices: rest.practices.map((practice) => ({
+			...practice,
+			minutes: (practice.locked ?? []).reduce((sum, { minutes }) => sum + minutes, 0)
+		}))
+	});
+	const first = found.ok ? found.value.next() : null;
+	return first && !first.done ? first.value.best.measures : null;
+}
+
+/** What the players of each unit get by some briefs, all of them together, and what it costs them. */
+export function sumsOf(
+	briefs: Briefs,
+	{
+		drills,
+		counts
+	}: { drills: readonly Drill[]; counts: readonly (readonly [string | null, number])[] }
+): { sums: PackedSum[]; costs: CostSum[] } {
+	const known = new Map(drills.map((drill) => [drill.id, drill]));
+	const items = [...briefs].flatMap(([practice, brief]) =>
+		brief.flatMap(({ drill, rung, minutes }) => {
+			const found = known.get(drill);
+			return found ? [{ practice, minutes, run: onRung(found, rung) }] : [];
+		})
+	);
+	return {
+		sums: items.flatMap(({ practice, minutes, run }) =>
+			run.skills.flatMap(({ skill, share, focus }) =>
+				counts.map(([unit, players]): PackedSum => {
+					const seconds = share * minutes * 60 * players;
+					return [practice, skill, focus === 'main' ? 1 : 0, unit, seconds];
+				})
+			)
+		),
+		costs: items.flatMap(({ practice, minutes, run }) =>
+			counts.map(([unit, players]) => ({
+				...{ practice, unit },
+				load: minutes * run.effort * players,
+				contact: run.contact >= 3 ? minutes * players : 0
+			}))
+		)
+	};
+}

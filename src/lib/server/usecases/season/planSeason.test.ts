@@ -1,0 +1,102 @@
+import { beforeEach, expect, test } from 'vitest';
+import { saltmarshSeason, teamId, today } from '../../../../../tests/support/saltmarshSeason';
+import { rulesBroken } from '../../../../../tests/support/seasons';
+import { planSearch, type PlanView, type SeasonPlanOutput } from '$core/seasonPlan';
+import { findPractice } from '../../repositories/practices';
+import { loadSeason, seasonOf, type SeasonOf } from './loadSeason';
+import { seasonView } from '$lib/components/season/view';
+import { loadPlan, savePlan } from './planSeason';
+
+let season: Awaited<ReturnType<typeof saltmarshSeason>>;
+let of: SeasonOf;
+let view: PlanView;
+beforeEach(async () => {
+	season = await saltmarshSeason();
+	of = (await seasonOf(season.db, teamId, { today })) as SeasonOf;
+	view = await loadPlan(season.db, teamId, { ...of, today });
+});
+
+function planned({ input }: PlanView): SeasonPlanOutput {
+	const found = planSearch(input);
+	if (!found.ok) throw new Error(found.failure.message);
+	let state = found.value.next();
+	for (let k = 0; k < 20; k += 1) state = found.value.next();
+	if (state.done) throw new Error('a search is never over');
+	return state.value.best;
+}
+
+const sentOf = ({ practices }: PlanView, plan: SeasonPlanOutput) =>
+	practices
+		.filter(({ isBuilt }) => !isBuilt)
+		.map(({ id, revision }) => ({
+			...{ practice: id, revision },
+			brief: (plan.practices.find((each) => each.id === id)?.brief ?? []).map(
+				({ why: _why, ...item }) => item
+			)
+		}));
+
+test('what was done counts as the season shows it, and built practices stay as they are', async () => {
+	const { input, practices } = view;
+	expect(input.practices.map(({ id }) => id)).toEqual(practices.map(({ id }) => id));
+	expect(practices.every(({ date }) => date >= today)).toBe(true);
+	const { practices: all, ...sent } = await loadSeason(season.db, teamId, { ...of, whose: null });
+	const { lines } = seasonView({
+		...{ ...sent, practices: all.map((each) => ({ ...each, summary: null })) },
+		...{ today, season: of.season, areas: of.around.team.skillAreas, players: of.around.players },
+		...{ tallies: [], drills: [] }
+	});
+	for (const { skill, unit, cells } of lines.filter((line) => line.unit === undefined)) {
+		const done = cells.reduce((sum, cell) => sum + cell.done, 0);
+		const rows = (input.done ?? []).filter(
+			(row) => row.skill === skill || row.skill.startsWith(`${skill}/`)
+		);
+		const seconds = rows.reduce((sum, row) => sum + row.seconds, 0);
+		expect(seconds / 60 / input.players.length, `${skill} ${unit}`).toBeCloseTo(done, 0);
+	}
+	for (const { id } of practices.filter(({ isBuilt }) => isBuilt)) {
+		const own = input.practices.find((each) => each.id === id);
+		const minutes = own?.locked?.reduce((sum, item) => sum + item.minutes, 0);
+		expect(own?.minutes).toBe(minutes);
+		expect(own?.locked?.length).toBeGreaterThan(0);
+	}
+});
+
+test('a plan of the demo season keeps all rules, is stored together, and is the plan before the next time', async () => {
+	const plan = planned(view);
+	expect(rulesBroken(view.input, plan).filter((rule) => !rule.startsWith('daily '))).toEqual([]);
+	const sent = sentOf(view, plan);
+	expect(sent.length).toBeGreaterThan(3);
+	sent[0].brief[0] = { ...sent[0].brief[0], locked: true } as (typeof sent)[0]['brief'][0];
+	expect(await savePlan(season.db, { teamId, sent })).toEqual({ ok: true, value: sent.length });
+	const stored = await findPractice(season.db, teamId, sent[0].practice);
+	expect(stored?.practice.brief).toEqual(sent[0].brief);
+	const again = await loadPlan(season.db, teamId, { ...of, today });
+	const first = again.input.practices.find(({ id }) => id === sent[0].practice);
+	expect(first?.locked?.map(({ drill }) => drill)).toEqual([sent[0].brief[0].drill]);
+	expect(again.input.plan?.map(({ id }) => id)).toEqual(sent.map(({ practice }) => practice));
+	expect(planned(again).measures.changes).toBeLessThan(sent.length * 2);
+});
+
+test('nothing is stored where a practice has changed meanwhile, or what is sent is no plan', async () => {
+	const [one, two] = sentOf(view, planned(view));
+	const stale = { ...two, revision: two.revision + 1 };
+	expect(await savePlan(season.db, { teamId, sent: [one, stale] })).toMatchObject({
+		ok: false,
+		failure: { message: expect.stringContaining('plan anew') }
+	});
+	expect((await findPractice(season.db, teamId, one.practice))?.practice.brief).toBeUndefined();
+	expect(await savePlan(season.db, { teamId, sent: [{ practice: 'x' }] })).toMatchObject({
+		ok: false
+	});
+});
+
+test('a practice that is cancelled is not planned, and a game that is added stands in the way of hard days', async () => {
+	const [{ id, date }] = view.practices.filter(({ isBuilt }) => !isBuilt);
+	await season.turn(id, 'cancelled');
+	const games = [...(of.season.games ?? []), { id: 'extra', date, opponent: 'Tern Island' }];
+	await season.change({ games });
+	const now = (await seasonOf(season.db, teamId, { today })) as SeasonOf;
+	const { input } = await loadPlan(season.db, teamId, { ...now, today });
+	expect(input.practices.map((each) => each.id)).not.toContain(id);
+	expect(input.games).toContainEqual({ date });
+});
