@@ -40,7 +40,9 @@ for (const { team, unitTime } of TEAMS)
 				() => dialog.getByText('Time by unit').click(),
 				() => dialog.getByRole('button', { name: 'Draft again' }).click()
 			);
-		await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false');
+		await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', {
+			timeout: 60_000
+		});
 		if (unitTime) await expect(dialog.getByText('by themselves').first()).toBeVisible();
 		await act(() => dialog.getByRole('button', { name: 'Use draft 1' }).click());
 		await expect(dialog).toBeHidden();
@@ -62,7 +64,9 @@ test('what is ticked stays while the rest is drafted again, and a draft is one s
 	await page.getByRole('button', { name: 'Draft', exact: true }).click();
 	const dialog = page.getByRole('dialog', { name: 'Draft this practice' });
 	await expect(dialog.getByRole('article')).toHaveCount(3);
-	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false');
+	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', {
+		timeout: 60_000
+	});
 	// Where play comes first the kept game is the last of them.
 	const game = dialog
 		.getByRole('article')
@@ -72,7 +76,9 @@ test('what is ticked stays while the rest is drafted again, and a draft is one s
 	await game.check();
 	await dialog.getByLabel('Built as').selectOption('play-first');
 	await dialog.getByRole('button', { name: 'Draft the rest again' }).click();
-	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false');
+	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', {
+		timeout: 60_000
+	});
 	await expect(game).toBeChecked();
 	await dialog.getByRole('button', { name: 'Use draft 1' }).click();
 	await saved(page);

@@ -14,6 +14,8 @@ const SPACING = { firstDays: 4, growth: 1.5, mostDays: 28 };
  * in this list goes first, and a plan that is there already changes only for something.
  */
 const COST = {
+	/** A drill more than a practice has room for: few that last are better than many that do not. */
+	drill: 0.6,
 	/** A minute that nothing fills. */
 	open: 0.6,
 	/** A day that a skill rests for longer than it may. */
@@ -27,6 +29,9 @@ const COST = {
 	/** Minutes of a drill that changed. */
 	moved: 0.01
 };
+
+/** A practice has room for about a drill in so many minutes. */
+const DRILL_MINUTES = 11;
 
 /** What a plan is worth. */
 export interface Worth {
@@ -318,7 +323,7 @@ export class Judge {
 		const { slots, lines, asks } = this.task;
 		const count = lines.length;
 		const { given } = this;
-		let [open, same, changes, moved] = [0, 0, 0, 0];
+		let [open, same, changes, moved, drills] = [0, 0, 0, 0, 0];
 		for (let place = 0; place < slots.length; place += 1) {
 			const slot = slots[place];
 			const [row, next] = [place * count, (place + 1) * count];
@@ -331,6 +336,7 @@ export class Judge {
 					given[next + line] += gives[line] * item.minutes;
 				left -= item.minutes;
 			}
+			drills += Math.max(0, briefs[place].length - Math.ceil(slot.minutes / DRILL_MINUTES));
 			if (!slot.isOff && left > 0) open += left;
 			if (place > 0) same += this.sameIn(briefs[place - 1], briefs[place]);
 			if (!slot.before) continue;
@@ -352,6 +358,7 @@ export class Judge {
 		const { over, longest } = this.gaps(briefs);
 		const cost =
 			short +
+			COST.drill * drills +
 			COST.open * open +
 			COST.gap * over +
 			COST.jump * this.jumps() +

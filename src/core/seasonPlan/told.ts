@@ -1,3 +1,4 @@
+import { areaOf } from '../model/skill';
 import type { Briefs, Judge } from './judge';
 import type { BriefReason, SeasonPlanOutput } from './planShapes';
 import type { Item, Task } from './readSeason';
@@ -26,6 +27,10 @@ function whyOf(
 		}))
 		.filter(({ minutes, line }) => asked.has(line) && minutes >= WORTH_SAYING)
 		.sort((a, b) => b.minutes - a.minutes)
+		// An area and its stage, or everyone and a unit, are said once.
+		.filter(
+			({ skill }, k, all) => all.findIndex((other) => areaOf(other.skill) === areaOf(skill)) === k
+		)
 		.slice(0, MOST_SAID)
 		.map(({ code, skill, minutes }): BriefReason => ({ code, skill, minutes }));
 	const why: BriefReason[] = [

@@ -89,7 +89,10 @@
 
 	const open = $derived(view.practices.filter(({ isBuilt }) => !isBuilt));
 	const toDraft = $derived(open.filter(({ brief }) => brief.length > 0));
-	const broken = $derived(made?.measures.brokenRules ?? []);
+	// Of a practice that is built its own board says what is wrong with it.
+	const broken = $derived(
+		(made?.measures.brokenRules ?? []).filter(({ practice }) => stored.has(practice))
+	);
 	const dateOf = (id: string) => view.practices.find((each) => each.id === id)?.date ?? '';
 
 	const plan = () =>
@@ -175,14 +178,16 @@
 			</section>
 		{/if}
 		{#if planned}
-			<ContentSwitcher
-				size="sm"
-				selectedIndex={side === 'before' ? 0 : 1}
-				on:change={({ detail }) => (side = detail === 0 ? 'before' : 'after')}
-			>
-				<Switch text={say(texts.before)} />
-				<Switch text={say(texts.after)} />
-			</ContentSwitcher>
+			<div class="switch">
+				<ContentSwitcher
+					size="sm"
+					selectedIndex={side === 'before' ? 0 : 1}
+					on:change={({ detail }) => (side = detail === 0 ? 'before' : 'after')}
+				>
+					<Switch text={say(texts.before)} />
+					<Switch text={say(texts.after)} />
+				</ContentSwitcher>
+			</div>
 		{/if}
 		<Cloth
 			team={data.team.id}
@@ -247,5 +252,10 @@
 		padding-left: 10px;
 		margin: 8px 0;
 		font-size: 14px;
+		line-height: 1.5;
+	}
+	.switch {
+		max-width: 420px;
+		padding-bottom: 10px;
 	}
 </style>
