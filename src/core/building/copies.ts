@@ -114,7 +114,16 @@ function dealtEvenly(
 		const { unit, ratings } = context.playerById.get(id) ?? {};
 		return { id, ...(unit && { unit }), ...(ratings && { ratings }) };
 	});
-	const made = group({ players: known, sizes: filled, mode: 'even' }, SHORT_SEARCH);
+	const here = new Set(players);
+	const met = (context.met ?? []).filter(([a, b]) => here.has(a) && here.has(b));
+	const made = group(
+		{
+			...{ players: known, sizes: filled, mode: 'even' },
+			// Where groups are equally even, partners are fresh.
+			...(met.length > 0 && { met: met.map((pair) => [...pair]) })
+		},
+		SHORT_SEARCH
+	);
 	if (!made.ok) throw new Error(`Groups of ${sizes.join(', ')}: ${made.failure.message}`);
 	return [...made.value.groups, ...empty];
 }

@@ -163,6 +163,24 @@ test('another seed leans to other drills', () => {
 	expect(JSON.stringify(drillsOf(2))).toBe(seen[1]);
 });
 
+test('groups are of those who have met least, where they are as even', () => {
+	const groupsOf = (met: DraftInput['met']) =>
+		drafted(
+			usual('saltmarsh', { alternatives: 1, stations: true, met })
+		)[0].practice.periods.flatMap(({ groups = [] }) => groups.map(({ players }) => players));
+	const pairs = (groups: string[][]) =>
+		groups.flatMap((group) => group.flatMap((a, k) => group.slice(k + 1).map((b) => [a, b, 9])));
+	const timesIn = (groups: string[][], met: (string | number)[][]) => {
+		const known = new Set(met.map(([a, b]) => [a, b].sort().join(' ')));
+		return pairs(groups).filter(([a, b]) => known.has([a, b].sort().join(' '))).length;
+	};
+	const first = groupsOf([]);
+	const met = [
+		...new Map(pairs(first).map((pair) => [pair.slice(0, 2).sort().join(' '), pair])).values()
+	];
+	expect(timesIn(groupsOf(met), met)).toBeLessThan(timesIn(first, met));
+});
+
 test('what cannot be drafted is named', () => {
 	const none = draft({ ...usual(), drills: [] }, NAMES);
 	expect(none.ok ? null : none.failure.code).toBe('infeasible');
@@ -171,6 +189,9 @@ test('what cannot be drafted is named', () => {
 	expect(draft(stranger, NAMES)).toMatchObject({
 		ok: false,
 		failure: { code: 'bad-input', path: ['frame', 'expected', 3] }
+	});
+	expect(draft(usual('saltmarsh', { met: [['p01', 'p01', 2]] }), NAMES)).toMatchObject({
+		failure: { path: ['met', 0] }
 	});
 	const brief = [{ drill: 'gone', minutes: 10 }];
 	expect(draft(usual('saltmarsh', { brief }), NAMES)).toMatchObject({

@@ -157,7 +157,8 @@ class Drafting {
 			...(before && { before }),
 			...(limits && { limits })
 		};
-		this.plan = { practice: practiceOf(input), context: toContext(surroundings) };
+		const met = (input.met ?? []) as [string, string, number][];
+		this.plan = { practice: practiceOf(input), context: { ...toContext(surroundings), met } };
 		this.choices = choicesFor(this.plan, input);
 		this.workshop = new Workshop(this.plan);
 		this.most = mostWorth(this.choices, input);
@@ -291,6 +292,21 @@ const DEFAULT_ALTERNATIVES = 3;
 /** How many of the best tries are mended for the first alternative; of the others the best. */
 const FINISHED = 2;
 
+/** A pair that met which is none, or stands there twice, with its place. */
+function metFault({ met = [] }: DraftInput): Failure | null {
+	const seen = new Set<string>();
+	for (const [index, entry] of met.entries()) {
+		const [a, b, times] = entry;
+		const isPair = entry.length === 3 && typeof a === 'string' && typeof b === 'string' && a !== b;
+		if (!isPair || typeof times !== 'number' || !Number.isSafeInteger(times) || times < 0)
+			return badInput(['met', index], 'expected two ids and how often they met');
+		const key = a < b ? `${a} ${b}` : `${b} ${a}`;
+		if (seen.has(key)) return badInput(['met', index], 'expected each pair once');
+		seen.add(key);
+	}
+	return null;
+}
+
 /** What an input names that is not there, with its place; null where all of it is. */
 function stranger({ frame, players, adults, drills, brief = [] }: DraftInput): Failure | null {
 	const known = {
@@ -313,7 +329,7 @@ function stranger({ frame, players, adults, drills, brief = [] }: DraftInput): F
  * Fails as `bad-input` or as `infeasible` where no drill can run with those who come.
  */
 export function draftSearch(input: DraftInput, names: DraftNames): Outcome<Search<DraftOutput>> {
-	const fault = stranger(input);
+	const fault = stranger(input) ?? metFault(input);
 	if (fault) return fail(fault);
 	const drafting = new Drafting(input, names);
 	if (!drafting.canRun)

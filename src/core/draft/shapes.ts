@@ -127,6 +127,12 @@ export const DraftInput = Type.Object(
 				'Where ladders go on; a drill that is not listed is run as it is'
 			)
 		),
+		met: Type.Optional(
+			says(
+				Type.Array(Type.Array(Type.Union([Id, Type.Number()])), { maxItems: 50_000 }),
+				'How often two have been in a group together, each pair once: their ids and the number; even groups of those who have met least are made'
+			)
+		),
 		alternatives: Type.Optional(
 			says(Type.Integer({ minimum: 1, maximum: 5 }), 'How many are wanted; 3 where it is not said')
 		),

@@ -53,6 +53,8 @@ export interface Context extends Omit<Surroundings, 'limits'> {
 	/** The newest revision of each drill that is not archived. */
 	readonly shelf: readonly Drill[];
 	readonly drillByRevision: ReadonlyMap<string, Drill>;
+	/** How often two players were in a group together, where groups that are made are to mind it; each pair once. */
+	readonly met?: readonly (readonly [a: string, b: string, times: number])[];
 }
 
 const byId = <Item extends { id: string }>(items: readonly Item[]) =>

@@ -1,4 +1,4 @@
-import type { DueSkill } from '$core/season';
+import type { DueSkill, Meetings } from '$core/season';
 
 /** What is due in a practice, and the rungs on which its drills go on. */
 export interface Due {
@@ -6,6 +6,8 @@ export interface Due {
 	rungs: Record<string, string | null>;
 	/** What the practices of the last weeks ran. */
 	recent: { drill: string; date: string }[];
+	/** How often players were in a group together before. */
+	met: Meetings;
 }
 
 /** What is due in the practice of a board: asked for beside it, and again when it moves to another day. */

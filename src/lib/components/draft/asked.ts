@@ -67,6 +67,7 @@ export function draftInput(plan: Plan, wishes: Wishes, due: Due | null): DraftIn
 			rung: drill.id in rungs ? rungs[drill.id] : ladderOf(drill)[0]
 		})),
 		recent: due?.recent ?? [],
+		...(due?.met && { met: due.met }),
 		...(wishes.keep.length > 0 && { keep: [...wishes.keep] }),
 		...(wishes.stations !== null && { stations: wishes.stations }),
 		...(wishes.scrimmage !== null && { scrimmage: wishes.scrimmage }),

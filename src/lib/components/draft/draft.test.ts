@@ -25,7 +25,8 @@ test('a draft is asked for with the day, the people and what is due of everybody
 			{ skill: 'passing', score: 3, owedMinutes: 60, unit: 'backs' }
 		],
 		rungs: { 'shooting-arc': 'static', 'rebound-rally': null },
-		recent: [{ drill: 'buoy-tag', date: '2027-04-01' }]
+		recent: [{ drill: 'buoy-tag', date: '2027-04-01' }],
+		met: [['p01', 'p02', 3]]
 	} as unknown as Due;
 	const input = draftInput(plan, { ...wishes, stations: true, scrimmage: 12 }, due);
 	expect(input.frame).toMatchObject({ date: '2027-04-06', minutes: 90 });
@@ -34,7 +35,7 @@ test('a draft is asked for with the day, the people and what is due of everybody
 		{ skill: 'finishing', weight: 1.5, minutes: 40 },
 		{ skill: 'passing', weight: 0.2, minutes: 12 }
 	]);
-	expect(input).toMatchObject({ stations: true, scrimmage: 12, recent: due.recent });
+	expect(input).toMatchObject({ stations: true, scrimmage: 12, recent: due.recent, met: due.met });
 	const rungOf = (id: string) => input.ladders?.find(({ drill }) => drill === id)?.rung;
 	expect(rungOf('shooting-arc')).toBe('static');
 	expect(rungOf('rebound-rally')).toBeNull();

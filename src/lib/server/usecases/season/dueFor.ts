@@ -7,6 +7,7 @@ import {
 	standingOf,
 	unpackSums,
 	type DueSkill,
+	type Meetings,
 	type RungRun
 } from '$core/season';
 import type { Queryable } from '../../database';
@@ -15,6 +16,7 @@ import { listSeasonPractices } from '../../repositories/season';
 import { sumSkills } from '../../repositories/seasonSums';
 import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
+import { loadMeetings } from '../views';
 import { loadLadders } from './loadSeason';
 
 /** Days that are looked back for drills that want variety. */
@@ -38,6 +40,8 @@ export interface DueFor {
 	rungs: Record<string, string | null>;
 	/** What the practices of the last weeks ran. */
 	recent: { drill: string; date: string }[];
+	/** How often players were in a group together before. */
+	met: Meetings;
 }
 
 /**
@@ -82,6 +86,7 @@ export async function loadDueFor(
 	return {
 		due: now.filter(({ score, push }) => score > 0 || push !== undefined),
 		rungs: Object.fromEntries(rungs),
-		recent: recentOf(ladders.runs, date)
+		recent: recentOf(ladders.runs, date),
+		met: (await loadMeetings(db, teamId, practiceId)) ?? []
 	};
 }
