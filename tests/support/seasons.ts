@@ -5,11 +5,22 @@ import { trained } from '../../src/core/model/skill';
 import { onRung } from '../../src/core/playing';
 import { DEFAULT_LIMITS } from '../../src/core/practice';
 import { ladderOf } from '../../src/core/season';
-import type { SeasonPlanInput, SeasonPlanOutput } from '../../src/core/seasonPlan';
+import { planSearch, type SeasonPlanInput, type SeasonPlanOutput } from '../../src/core/seasonPlan';
 import { demoSurroundings, demoTeams } from './demo';
 
 const FIRST_DAY = '2027-03-01';
 const APART = new Set(['warm-up', 'cool-down', 'scrimmage']);
+
+/** The best plan after so many reports of the search. */
+export function planned(input: SeasonPlanInput, reports = 20): SeasonPlanOutput {
+	const found = planSearch(input);
+	if (!found.ok) throw new Error(found.failure.message);
+	let state = found.value.next();
+	for (let k = 1; k < reports && !state.done && !state.value.done; k += 1)
+		state = found.value.next();
+	if (state.done) throw new Error('a search is never over');
+	return state.value.best;
+}
 
 /** Drills of a demo team that a plan chooses from: no warm-ups or games, none that one role alone can do. */
 export const plannable = (drills: readonly Drill[]): Drill[] =>

@@ -224,21 +224,24 @@ export const BriefReason = Type.Union([
 /** A rule that locked parts of a plan leave broken. */
 export const BrokenRule = Type.Object(
 	{
-		rule: Type.Enum([
-			'minutes',
-			'twice',
-			'runs',
-			'rung',
-			'needs',
-			'daily',
-			'vary',
-			'after',
-			'contact-day',
-			'contact-week',
-			'contact-ramp',
-			'hard-days',
-			'game-eve'
-		]),
+		rule: says(
+			Type.Enum([
+				'minutes',
+				'twice',
+				'runs',
+				'rung',
+				'needs',
+				'daily',
+				'vary',
+				'after',
+				'contact-day',
+				'contact-week',
+				'contact-ramp',
+				'hard-days',
+				'game-eve'
+			]),
+			'The rule, in the words of docs/engine.md'
+		),
 		practice: says(Id, 'Id of the practice'),
 		drill: Type.Optional(says(Id, 'Id of the drill, where it is one'))
 	},
