@@ -5,7 +5,7 @@ export default messages({
 	title: 'Plan',
 	heading: 'Plan of the season',
 	intro:
-		'Every {practice} to come gets its {drills} and minutes, so that targets are met, ladders go on and limits hold. What is built already stays as it is.',
+		'Every {practice} to come gets its {drills} and minutes, so that targets are met, ladders go on and limits hold. What is built already stays as it is; of the others the warm-up, the game and the end count as they usually are.',
 	noPractices: 'There are no {practices} to come.',
 	noTargets: 'No targets are set for the rest of the season: there is nothing to plan for.',
 	setTargets: 'Set targets',

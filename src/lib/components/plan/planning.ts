@@ -1,4 +1,3 @@
-import type { Drill } from '$core/model/drill';
 import type { BriefItem } from '$core/model/practice';
 import { onRung } from '$core/playing';
 import type { CostSum, PackedSum } from '$core/season';
@@ -63,9 +62,9 @@ export function measuresOf(input: SeasonPlanInput, briefs: Briefs): Measures | n
 export function sumsOf(
 	briefs: Briefs,
 	{
-		drills,
+		input: { drills, practices },
 		counts
-	}: { drills: readonly Drill[]; counts: readonly (readonly [string | null, number])[] }
+	}: { input: SeasonPlanInput; counts: readonly (readonly [string | null, number])[] }
 ): { sums: PackedSum[]; costs: CostSum[] } {
 	const known = new Map(drills.map((drill) => [drill.id, drill]));
 	const items = [...briefs].flatMap(([practice, brief]) =>
@@ -74,15 +73,25 @@ export function sumsOf(
 			return found ? [{ practice, minutes, run: onRung(found, rung) }] : [];
 		})
 	);
+	/** The same minutes of a skill for everybody. */
+	const forAll = (practice: string, skill: string, minutes: number, isMain: boolean) =>
+		counts.map(([unit, players]): PackedSum => {
+			return [practice, skill, isMain ? 1 : 0, unit, minutes * 60 * players];
+		});
 	return {
-		sums: items.flatMap(({ practice, minutes, run }) =>
-			run.skills.flatMap(({ skill, share, focus }) =>
-				counts.map(([unit, players]): PackedSum => {
-					const seconds = share * minutes * 60 * players;
-					return [practice, skill, focus === 'main' ? 1 : 0, unit, seconds];
-				})
-			)
-		),
+		sums: [
+			...items.flatMap(({ practice, minutes, run }) =>
+				run.skills.flatMap(({ skill, share, focus }) =>
+					forAll(practice, skill, share * minutes, focus === 'main')
+				)
+			),
+			// Warm-up, game and end count for the targets too.
+			...practices
+				.filter(({ id }) => briefs.has(id))
+				.flatMap(({ id, gives = [] }) =>
+					gives.flatMap(({ skill, minutes }) => forAll(id, skill, minutes, false))
+				)
+		],
 		costs: items.flatMap(({ practice, minutes, run }) =>
 			counts.map(([unit, players]) => ({
 				...{ practice, unit },

@@ -71,7 +71,7 @@
 	const before = $derived(measuresOf(input, stored));
 
 	const sent = $derived.by(() => {
-		const more = sumsOf(shown, { drills: input.drills, counts: data.counts });
+		const more = sumsOf(shown, { input, counts: data.counts });
 		return {
 			today: data.today,
 			season: data.season,
