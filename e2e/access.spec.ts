@@ -34,6 +34,15 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 				.first()
 				.click()
 	],
+	[
+		'a plan of the season',
+		'/skerryside/plan',
+		async (page) => {
+			await page.getByRole('button', { name: /^Plan the/ }).click();
+			await page.getByRole('button', { name: 'Stop here' }).click();
+			await expect(page.getByRole('button', { name: 'Use this plan' })).toBeVisible();
+		}
+	],
 	['calendar', '/saltmarsh/calendar', async () => {}],
 	[
 		'a practice of the calendar',
