@@ -121,7 +121,7 @@ function judged(made: Made, evaluation: Evaluation, { due }: DraftInput, most: n
 		-100 * stops -
 		0.3 * missing +
 		0.2 * drills -
-		0.12 * warnings -
+		0.3 * warnings -
 		5 * open +
 		DUE_WORTH * Math.min(given, DUE_ENOUGH) +
 		DUE_MORE * Math.max(0, given - DUE_ENOUGH) +
