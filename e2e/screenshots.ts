@@ -92,14 +92,13 @@ const SHOTS: readonly Shot[] = [
 	{ file: 'shelf', path: '/saltmarsh/drills', width: 1280, height: 800 },
 	{ file: 'drill', path: '/saltmarsh/drills/channel-duel', width: 1280, height: 800 },
 	{
-		file: 'drill-edit',
-		path: '/saltmarsh/drills/channel-duel/edit',
+		file: 'plan',
+		path: '/saltmarsh/plan',
 		width: 1280,
 		height: 800,
 		reach: async (page) => {
-			await page.getByRole('button', { name: 'Recover behind' }).click();
-			await page.getByRole('button', { name: 'Moves after a turn' }).click();
-			await page.getByRole('button', { name: /^Spot chase/ }).click();
+			await page.getByRole('button', { name: 'Plan the season' }).click();
+			await page.getByRole('button', { name: 'Use this plan' }).waitFor({ timeout: 60_000 });
 		}
 	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
