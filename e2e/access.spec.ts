@@ -150,7 +150,7 @@ test.describe('every screen passes axe and does not scroll sideways', () => {
 	for (let first = 0; first < TESTS; first += 1) {
 		const some = screens.filter((_, index) => index % TESTS === first);
 		test(`${some[0][0]} and ${some.length - 1} more`, async ({ page, server }) => {
-			test.setTimeout(300_000);
+			test.setTimeout(600_000);
 			for (const [name, path, reach] of some)
 				for (const width of WIDTHS)
 					await test.step(`${name} at ${width}`, async () => {
