@@ -9,10 +9,7 @@ const USES_A_RUNG = 2;
 /** Days that a skill may rest: these at first, each time longer by the factor, up to the most. */
 const SPACING = { firstDays: 4, growth: 1.5, mostDays: 28 };
 
-/**
- * What is bad about a plan, beside a weighted minute under target. They are so far apart that what comes first
- * in this list goes first, and a plan that is there already changes only for something.
- */
+/** What is bad about a plan, in weighted minutes under target. A plan that is there already changes only for something. */
 const COST = {
 	/** A drill more than a practice has room for: few that last are better than many that do not. */
 	drill: 0.6,

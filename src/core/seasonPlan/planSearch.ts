@@ -64,9 +64,11 @@ class Start {
 			for (const { drill, minutes } of slot.before ?? []) {
 				const own = this.briefs[place].find((item) => item.drill === drill && !item.isLocked);
 				const room = slot.minutes - minutesIn(this.briefs[place]);
-				if (own && this.task.ladders[drill].isDaily)
-					own.minutes += Math.max(0, Math.min(room, minutes - own.minutes));
-				else if (room >= leastOf(this.task, drill))
+				if (own && this.task.ladders[drill].isDaily) {
+					const { minutes: now } = own;
+					own.minutes += Math.max(0, Math.min(room, minutes - now));
+					if (!this.judge.isSound(this.briefs)) own.minutes = now;
+				} else if (room >= leastOf(this.task, drill))
 					this.tries(place, drill, Math.min(room, minutes));
 			}
 	}

@@ -44,6 +44,13 @@ test('what is shown of a skill is what its drills and the rest of the practice g
 		}
 	expect(seconds / 60 / 10).toBeCloseTo(minutes, 6);
 	expect(costs.reduce((sum, row) => sum + row.load, 0) / 10).toBeCloseTo(load, 6);
+	// What counts as hard contact is a limit of the team.
+	const all = sumsOf(briefs, {
+		input: { ...input, limits: { contactLevel: 1 } },
+		counts: [[null, 1]]
+	});
+	const hard = (rows: typeof costs) => rows.reduce((sum, row) => sum + row.contact, 0);
+	expect(hard(costs) / 10).toBeLessThanOrEqual(hard(all.costs));
 });
 
 test('what is ticked is locked, and all that is shown is the plan before', () => {

@@ -1,5 +1,6 @@
 import type { BriefItem } from '$core/model/practice';
 import { onRung } from '$core/playing';
+import { DEFAULT_LIMITS } from '$core/practice';
 import type { CostSum, PackedSum } from '$core/season';
 import {
 	planSearch,
@@ -27,11 +28,10 @@ export function asked(
 		...{ drill, minutes },
 		...(rung !== undefined && { rung })
 	});
-	const open = (id: string) => briefs.get(id);
 	return {
 		...input,
 		practices: input.practices.map((practice) => {
-			const brief = open(practice.id);
+			const brief = briefs.get(practice.id);
 			if (!brief) return practice;
 			return {
 				...practice,
@@ -62,10 +62,11 @@ export function measuresOf(input: SeasonPlanInput, briefs: Briefs): Measures | n
 export function sumsOf(
 	briefs: Briefs,
 	{
-		input: { drills, practices },
+		input: { drills, practices, limits },
 		counts
 	}: { input: SeasonPlanInput; counts: readonly (readonly [string | null, number])[] }
 ): { sums: PackedSum[]; costs: CostSum[] } {
+	const { contactLevel } = { ...DEFAULT_LIMITS, ...limits };
 	const known = new Map(drills.map((drill) => [drill.id, drill]));
 	const items = [...briefs].flatMap(([practice, brief]) =>
 		brief.flatMap(({ drill, rung, minutes }) => {
@@ -96,7 +97,7 @@ export function sumsOf(
 			counts.map(([unit, players]) => ({
 				...{ practice, unit },
 				load: minutes * run.effort * players,
-				contact: run.contact >= 3 ? minutes * players : 0
+				contact: run.contact >= contactLevel ? minutes * players : 0
 			}))
 		)
 	};
