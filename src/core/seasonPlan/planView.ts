@@ -18,7 +18,5 @@ export interface PlanView {
 	practices: ToPlan[];
 	/** What the plan is asked for, with what is locked and planned as it is stored. */
 	input: SeasonPlanInput;
-	/** Sums of skills of the season, packed, and its practices. */
-	sums: string;
 	drills: { id: string; name: string; rungs: { id: string; name: string }[] }[];
 }

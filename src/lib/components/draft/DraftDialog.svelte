@@ -8,9 +8,9 @@
 		SelectItem
 	} from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
-	import { draftEdit, type Alternative } from '$core/draft';
-	import type { Block, Period } from '$core/model/practice';
-	import { drillOf, type Edit, type Plan } from '$core/practice';
+	import type { Alternative } from '$core/draft';
+	import type { Period } from '$core/model/practice';
+	import type { Edit, Plan } from '$core/practice';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import { DueHere } from '$lib/state/dueHere.svelte';
 	import { Planning } from '$lib/state/planning.svelte';
@@ -18,7 +18,7 @@
 	import SearchProgress from '../page/SearchProgress.svelte';
 	import { draftInput } from './asked';
 	import DraftColumn from './DraftColumn.svelte';
-	import { reasonWords } from './draftWords';
+	import { draftNames, usedDraft } from './draftWords';
 
 	/** Drafts of the practice side by side: one is taken, or some of its periods are kept and the rest is drafted again. */
 	let {
@@ -53,11 +53,7 @@
 			{ ...wishes, stations: stations === '' ? null : stations === 'with' },
 			here.known
 		);
-		const names = {
-			...{ water: say(texts.water), talk: say(texts.talk) },
-			...{ stations: say(texts.stations), units: say(texts.units) }
-		};
-		await planning.ask({ kind: 'draft', input: { of, names }, seconds: SECONDS });
+		await planning.ask({ kind: 'draft', input: { of, names: draftNames(say) }, seconds: SECONDS });
 	}
 	onMount(() => {
 		void ask();
@@ -70,12 +66,7 @@
 		keep = isKept ? [...own, period] : own.filter((each) => each.id !== period.id);
 	}
 	function use(draft: Alternative) {
-		const { team } = plan.context;
-		const whyOf = ({ id: block, drill }: Block) =>
-			(draft.why[block] ?? [])
-				.map((reason) => reasonWords(reason, { team, drill: drillOf(plan.context, drill) }, say))
-				.join(' · ');
-		onapply(draftEdit(plan.practice, draft, whyOf));
+		onapply(usedDraft(plan, draft, say));
 		onclose();
 	}
 </script>

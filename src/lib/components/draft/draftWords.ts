@@ -1,7 +1,8 @@
-import type { Reason } from '$core/draft';
+import { draftEdit, type Alternative, type DraftNames, type Reason } from '$core/draft';
 import type { Drill } from '$core/model/drill';
 import { skillName } from '$core/model/skill';
 import type { Team } from '$core/model/team';
+import { drillOf, type Edit, type Plan } from '$core/practice';
 import texts from '$texts/draft';
 import type { Say } from '$words';
 import { percent } from '../tape/words';
@@ -40,3 +41,19 @@ export function reasonWords(
 			});
 	}
 }
+
+/** What the periods of a draft are called. */
+export const draftNames = (say: Say): DraftNames => ({
+	...{ water: say(texts.water), talk: say(texts.talk) },
+	...{ stations: say(texts.stations), units: say(texts.units) }
+});
+
+/** The edit that takes a draft, with why each of its blocks is there in words. */
+export const usedDraft = ({ practice, context }: Plan, draft: Alternative, say: Say): Edit =>
+	draftEdit(practice, draft, ({ id, drill }) =>
+		(draft.why[id] ?? [])
+			.map((reason) =>
+				reasonWords(reason, { team: context.team, drill: drillOf(context, drill) }, say)
+			)
+			.join(' · ')
+	);

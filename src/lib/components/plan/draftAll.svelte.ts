@@ -1,15 +1,13 @@
 import { nanoid } from 'nanoid';
-import { draftEdit } from '$core/draft';
 import type { Surroundings } from '$core/model/bundle';
 import type { Practice } from '$core/model/practice';
-import { drillOf, toContext, type Plan } from '$core/practice';
+import { toContext, type Plan } from '$core/practice';
 import type { Due } from '$lib/state/dueHere.svelte';
 import { Planning } from '$lib/state/planning.svelte';
 import texts from '$texts/plan';
-import drafts from '$texts/draft';
 import type { Say } from '$words';
 import { draftInput } from '../draft/asked';
-import { reasonWords } from '../draft/draftWords';
+import { draftNames, usedDraft } from '../draft/draftWords';
 
 /** Seconds that one draft may take. */
 const SECONDS = 30;
@@ -76,22 +74,15 @@ export class DraftAll {
 			alternatives: 1
 		};
 		const { say } = this;
-		const names = {
-			...{ water: say(drafts.water), talk: say(drafts.talk) },
-			...{ stations: say(drafts.stations), units: say(drafts.units) }
-		};
-		await this.#planning.ask({ kind: 'draft', input: { of, names }, seconds: SECONDS });
+		await this.#planning.ask({
+			kind: 'draft',
+			input: { of, names: draftNames(say) },
+			seconds: SECONDS
+		});
 		const [best] = this.#planning.best?.alternatives ?? [];
 		// A draft that was broken off is not one.
 		if (this.#isStopped || !best) return this.#planning.trouble || say(texts.withoutDraft);
-		const { team: of1 } = plan.context;
-		const edit = draftEdit(plan.practice, best, ({ id: block, drill }) =>
-			(best.why[block] ?? [])
-				.map((reason) =>
-					reasonWords(reason, { team: of1, drill: drillOf(plan.context, drill) }, say)
-				)
-				.join(' · ')
-		);
+		const edit = usedDraft(plan, best, say);
 		const saved = await fetch(`/${team}/practices/${id}/edits`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },

@@ -14,10 +14,8 @@ export const load: PageServerLoad = ({ params }) =>
 		const of = await seasonOf(db, params.team, { today });
 		if (!of) error(404, say(texts.noSeason));
 		const { season, around } = of;
-		const { practices, costs, counts, jump } = await loadSeason(db, params.team, {
-			...of,
-			whose: null
-		});
+		const view = await loadSeason(db, params.team, { ...of, whose: null });
+		const { practices, sums, costs, counts, jump } = view;
 		return {
 			team: { id: around.team.id, name: around.team.name },
 			today,
@@ -26,9 +24,9 @@ export const load: PageServerLoad = ({ params }) =>
 			units: around.team.units,
 			players: around.players.map(({ id, unit }) => ({ id, ...(unit !== undefined && { unit }) })),
 			practices: practices.map((practice) => ({ ...practice, summary: null })),
-			...{ costs, counts, jump },
+			...{ sums, costs, counts, jump },
 			// As text: it is all plain JSON, and the way of the pages takes several times as long over it.
-			plan: JSON.stringify(await loadPlan(db, params.team, { ...of, today }))
+			plan: JSON.stringify(await loadPlan(db, params.team, { ...of, today, view }))
 		};
 	});
 

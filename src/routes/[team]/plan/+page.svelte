@@ -78,7 +78,7 @@
 			areas: data.areas,
 			players: data.players,
 			practices: data.practices,
-			sums: JSON.stringify([...JSON.parse(view.sums), ...more.sums]),
+			sums: JSON.stringify([...JSON.parse(data.sums), ...more.sums]),
 			costs: [...data.costs, ...more.costs],
 			counts: data.counts,
 			...{ pushes: [], tallies: [], drills: [] }

@@ -2,9 +2,6 @@ import { addDays } from '$core/conditions';
 import {
 	dueOn,
 	lastDayOf,
-	ladderOf,
-	saidOf,
-	standingOf,
 	unpackSums,
 	type DueSkill,
 	type Meetings,
@@ -17,7 +14,7 @@ import { sumSkills } from '../../repositories/seasonSums';
 import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { loadMeetings } from '../views';
-import { loadLadders } from './loadSeason';
+import { loadLadders, nextRungs } from './loadSeason';
 
 /** Days that are looked back for drills that want variety. */
 const LOOKED_BACK = 28;
@@ -75,17 +72,11 @@ export async function loadDueFor(
 		drills: new Map(ladders.drills.map((drill) => [drill.id, drill])),
 		pushes: await listPushes(db, teamId, season.id)
 	});
-	// A block on the tape is for everybody first: what was decided for a unit alone does not move it.
-	const said = saidOf(ladders, null, new Map());
-	const rungs = ladders.drills.flatMap((drill) => {
-		const standing = standingOf(drill, said);
-		if (!standing) return [];
-		const place = standing.needs.length > 0 ? standing.at : standing.next;
-		return [[drill.id, ladderOf(drill)[place]] as const];
-	});
 	return {
 		due: now.filter(({ score, push }) => score > 0 || push !== undefined),
-		rungs: Object.fromEntries(rungs),
+		rungs: Object.fromEntries(
+			nextRungs(ladders, ladders.drills).map(({ drill, rung }) => [drill, rung])
+		),
 		recent: recentOf(ladders.runs, date),
 		met: (await loadMeetings(db, teamId, practiceId)) ?? []
 	};

@@ -7,6 +7,7 @@ import { toContext } from '$core/practice';
 import {
 	lacking,
 	byNews,
+	ladderOf,
 	lastDayOf,
 	saidOf,
 	standingOf,
@@ -168,6 +169,21 @@ export async function loadSeason(
 		ladders: await laddersOf(db, teamId, { days, runs }),
 		jump: toContext(around).limits.loadJump
 	};
+}
+
+/** Where ladders go on, of drills that were run: the rung that comes next, or where it stands while that needs another first. */
+export function nextRungs(
+	view: LadderView,
+	drills: readonly Drill[]
+): { drill: string; rung: string | null; last: string }[] {
+	// A block on the tape is for everybody first: what was decided for a unit alone does not move it.
+	const said = saidOf(view, null, new Map());
+	return drills.flatMap((drill) => {
+		const standing = standingOf(drill, said);
+		if (!standing) return [];
+		const place = standing.needs.length > 0 ? standing.at : standing.next;
+		return [{ drill: drill.id, rung: ladderOf(drill)[place], last: standing.last }];
+	});
 }
 
 /** Players who have not had what the others had. */

@@ -2,9 +2,17 @@ import { beforeEach, expect, test } from 'vitest';
 import { saltmarshSeason, teamId, today } from '../../../../../tests/support/saltmarshSeason';
 import { planned, rulesBroken } from '../../../../../tests/support/seasons';
 import { type PlanView, type SeasonPlanOutput } from '$core/seasonPlan';
+import type { Db } from '../../database';
 import { findPractice } from '../../repositories/practices';
-import { seasonOf, type SeasonOf } from './loadSeason';
+import { loadSeason, seasonOf, type SeasonOf } from './loadSeason';
 import { loadPlan, savePlan } from './planSeason';
+
+/** The plan of a season as its page loads it. */
+const loaded = async (db: Db, season: SeasonOf): Promise<PlanView> =>
+	loadPlan(db, teamId, {
+		...season,
+		...{ today, view: await loadSeason(db, teamId, { ...season, whose: null }) }
+	});
 
 let season: Awaited<ReturnType<typeof saltmarshSeason>>;
 let of: SeasonOf;
@@ -12,7 +20,7 @@ let view: PlanView;
 beforeEach(async () => {
 	season = await saltmarshSeason();
 	of = (await seasonOf(season.db, teamId, { today })) as SeasonOf;
-	view = await loadPlan(season.db, teamId, { ...of, today });
+	view = await loaded(season.db, of);
 });
 
 const sentOf = ({ practices }: PlanView, plan: SeasonPlanOutput) =>
@@ -57,7 +65,7 @@ test('a plan of the demo season keeps all rules, is stored together, and is the 
 	expect(await savePlan(season.db, { teamId, sent })).toEqual({ ok: true, value: sent.length });
 	const stored = await findPractice(season.db, teamId, sent[0].practice);
 	expect(stored?.practice.brief).toEqual(sent[0].brief);
-	const again = await loadPlan(season.db, teamId, { ...of, today });
+	const again = await loaded(season.db, of);
 	const first = again.input.practices.find(({ id }) => id === sent[0].practice);
 	expect(first?.locked?.map(({ drill }) => drill)).toEqual([sent[0].brief[0].drill]);
 	expect(again.input.plan?.map(({ id }) => id)).toEqual(sent.map(({ practice }) => practice));
@@ -83,7 +91,7 @@ test('a practice that is cancelled is not planned, and a game that is added stan
 	const games = [...(of.season.games ?? []), { id: 'extra', date, opponent: 'Tern Island' }];
 	await season.change({ games });
 	const now = (await seasonOf(season.db, teamId, { today })) as SeasonOf;
-	const { input } = await loadPlan(season.db, teamId, { ...now, today });
+	const { input } = await loaded(season.db, now);
 	expect(input.practices.map((each) => each.id)).not.toContain(id);
 	expect(input.games).toContainEqual({ date });
 });

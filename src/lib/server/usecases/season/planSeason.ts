@@ -9,20 +9,18 @@ import type { Season } from '$core/model/season';
 import { trained, type SkillAreas } from '$core/model/skill';
 import { drillsIn, toContext } from '$core/practice';
 import { asPlanned, isFree, type PlanView, type SeasonPlanInput } from '$core/seasonPlan';
-import { ladderOf, saidOf, standingOf, targetsOf, unpackSums } from '$core/season';
+import { targetsOf, unpackSums } from '$core/season';
 import { readShape, type Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { listNewest } from '../../repositories/drills';
 import { listAtHand } from '../../repositories/shelf';
 import { listPlanned, lockPractice } from '../../repositories/practices';
-import { listSeasonPractices } from '../../repositories/season';
-import { sumCosts, sumSkills } from '../../repositories/seasonSums';
 import { applyStored } from '../practices/saveEdits';
 import { changeTeam } from '../refusable';
 import type { Submission } from '../submission';
 import { say } from '../../say';
 import texts from '$texts/refusals';
-import { loadLadders, type LadderView, type SeasonOf } from './loadSeason';
+import { nextRungs, type SeasonOf, type SeasonView } from './loadSeason';
 
 /** Skills with a target, for everyone or a unit, and those that come after others. */
 function skillsOf(
@@ -52,19 +50,6 @@ function skillsOf(
 	);
 }
 
-/** Where ladders go on, of drills that were run; what was never run begins with its easiest rung. */
-function laddersOf(view: LadderView, drills: readonly Drill[]): SeasonPlanInput['ladders'] {
-	const said = saidOf(view, null, new Map());
-	return drills
-		.map((drill) => {
-			const standing = standingOf(drill, said);
-			if (!standing) return null;
-			const place = standing.needs.length > 0 ? standing.at : standing.next;
-			return { drill: drill.id, rung: ladderOf(drill)[place], last: standing.last };
-		})
-		.filter((each) => each !== null);
-}
-
 /** Drills that a plan chooses from, at most. */
 const MOST_DRILLS = 120;
 
@@ -88,9 +73,20 @@ async function drillsFor(
 export async function loadPlan(
 	db: Queryable,
 	teamId: string,
-	{ season, around, days, today }: SeasonOf & { today: string }
+	{
+		season,
+		around,
+		days,
+		today,
+		view
+	}: SeasonOf & {
+		today: string;
+		/** The season as it is shown: what was done in it is read once. */
+		view: SeasonView;
+	}
 ): Promise<PlanView> {
 	const { team, players } = around;
+	const { sums, ladders } = view;
 	const planned = (await listPlanned(db, teamId, today)).filter(
 		({ practice }) => practice.date <= days.last && practice.seasonId === season.id
 	);
@@ -100,16 +96,13 @@ export async function loadPlan(
 		planned.map(({ practice }) => practice)
 	);
 	const { shelf, limits } = toContext({ ...around, drills });
-	const all = await listSeasonPractices(db, teamId, days);
-	const held = all.filter(({ state, date }) => state === 'held' && date < today);
+	const held = view.practices.filter(({ state, date }) => state === 'held' && date < today);
 	const dateOf = new Map(held.map(({ id, date }) => [id, date]));
-	const sums = await sumSkills(db, teamId, days);
 	// What all of a unit had counts for one of them, which gives the same means.
 	const first = new Map(
 		[...group(players, ({ unit }) => unit ?? null)].map(([unit, [one]]) => [unit, one.id])
 	);
-	const costs = group(await sumCosts(db, teamId, days), ({ practice }) => practice);
-	const ladders = await loadLadders(db, teamId, { days, whose: null });
+	const costs = group(view.costs, ({ practice }) => practice);
 	const free = shelf.filter(isFree);
 	const asked = planned.map(({ practice }) => asPlanned(practice, shelf));
 	return {
@@ -137,7 +130,7 @@ export async function loadPlan(
 					load: sum(own, ({ load }) => load) / count
 				};
 			}),
-			ladders: laddersOf(ladders, free),
+			ladders: nextRungs(ladders, free),
 			limits,
 			games: (season.games ?? []).flatMap(({ date, cancelled }) => (cancelled ? [] : { date })),
 			daysOff: (season.daysOff ?? []).map(({ firstDay, lastDay }) => ({ firstDay, lastDay })),
@@ -147,7 +140,6 @@ export async function loadPlan(
 					: [{ id: practice.id, brief: before.map(({ locked: _locked, ...item }) => item) }]
 			)
 		},
-		sums,
 		drills: drills.map(({ id, name, rungs }) => ({
 			...{ id, name },
 			rungs: rungs.map((rung) => ({ id: rung.id, name: rung.name }))
