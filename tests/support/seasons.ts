@@ -181,7 +181,11 @@ export function rulesBroken(input: SeasonPlanInput, { practices }: SeasonPlanOut
 			const uses = before.flatMap((j) => briefOf(slots[j].id).filter((each) => each.drill === id));
 			const [now, last] = [
 				ladder.indexOf(item.rung ?? null),
-				ladder.indexOf(uses.length > 0 ? (uses.at(-1)?.rung ?? null) : (stands?.rung ?? null))
+				uses.length > 0
+					? ladder.indexOf(uses.at(-1)?.rung ?? null)
+					: stands
+						? ladder.indexOf(stands.rung)
+						: 0
 			];
 			if (now < last || now > last + 1) say('rung', id);
 			const reached = [...ladder.slice(0, last + 1), ...uses.map(({ rung }) => rung ?? null)];
@@ -255,7 +259,9 @@ export function withDaily(
 ): SeasonPlanOutput {
 	const order = input.practices.toSorted((a, b) => a.date.localeCompare(b.date));
 	const place = order.findIndex(({ id }) => id === practice);
-	const stands = input.ladders?.find((each) => each.drill === drill)?.rung ?? undefined;
+	const stood = input.ladders?.find((each) => each.drill === drill);
+	const own = input.drills.find(({ id }) => id === drill) as Drill;
+	const stands = (stood ? stood.rung : ladderOf(own)[0]) ?? undefined;
 	const earlier = order
 		.slice(0, place)
 		.flatMap(({ id }) => practices.find((each) => each.id === id)?.brief ?? [])

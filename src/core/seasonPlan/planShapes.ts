@@ -3,6 +3,7 @@ import { Drill } from '../model/drill';
 import { byKey, closed, Day, Id, Key, says, SkillId } from '../model/fields';
 import { Limits } from '../model/limits';
 import { BriefItem } from '../model/practice';
+import { DueInput } from '../season';
 
 /** A drill in a practice: what stands in its brief. */
 const { locked: _locked, ...item } = BriefItem.properties;
@@ -71,23 +72,7 @@ export const SeasonPlanInput = Type.Object(
 								'What a minute of it is worth; 1 where not said'
 							)
 						),
-						targets: says(
-							Type.Array(
-								Type.Object(
-									{
-										from: says(Day, 'Its first day'),
-										to: says(Day, 'Its last day, included'),
-										minutes: says(
-											Type.Number({ minimum: 0, maximum: 1_000_000 }),
-											'Minutes that each player is to have in it'
-										)
-									},
-									closed
-								),
-								{ maxItems: 200 }
-							),
-							'Minutes that are asked for, by stretch of days'
-						)
+						targets: DueInput.properties.skills.items.properties.targets
 					},
 					closed
 				),
@@ -96,23 +81,7 @@ export const SeasonPlanInput = Type.Object(
 			'Skills, each once for everyone and once a unit'
 		),
 		drills: says(Type.Array(Drill, { maxItems: 500 }), 'Drills to choose from, each once'),
-		done: Type.Optional(
-			says(
-				Type.Array(
-					Type.Object(
-						{
-							date: says(Day, 'Day of the practice'),
-							skill: says(SkillId, 'What was trained'),
-							player: says(Id, 'Id of the player'),
-							seconds: says(Type.Number({ minimum: 0, maximum: 1_000_000_000 }), 'Seconds of it'),
-							focus: says(Type.Enum(['main', 'second']), 'Whether it was a main skill of the drill')
-						},
-						closed
-					)
-				),
-				'What was trained before today'
-			)
-		),
+		done: Type.Optional(says(DueInput.properties.rows, 'What was trained before today')),
 		held: Type.Optional(
 			says(
 				Type.Array(
@@ -153,7 +122,7 @@ export const SeasonPlanInput = Type.Object(
 					),
 					{ maxItems: 500 }
 				),
-				'Drills that were run, and where their ladders stand'
+				'Drills that were run, and where their ladders stand; others begin with their easiest rung'
 			)
 		),
 		limits: Type.Optional(

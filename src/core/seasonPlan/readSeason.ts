@@ -355,7 +355,8 @@ class Reader {
 			variants: rungs.map((rung) => this.variant(drill, rung, rungs)),
 			isDaily: drill.frequency === 'daily',
 			isVaried: drill.frequency === 'vary',
-			at: Math.max(0, rungs.indexOf(stands?.rung ?? null)),
+			// What was never run begins with its easiest rung.
+			at: stands ? Math.max(0, rungs.indexOf(stands.rung)) : 0,
 			wasRun: stands !== undefined,
 			rested:
 				last === undefined
