@@ -1,15 +1,6 @@
-import type { Briefs, Judge } from './judge';
-import type { Item, Task } from './readSeason';
-
-/** A drill has no less than this, and a daily one as little as this. */
-export const LEAST_MINUTES = 6;
-export const DAILY_MINUTES = 5;
-
-export const minutesIn = (brief: readonly Item[]): number => {
-	let minutes = 0;
-	for (const item of brief) minutes += item.minutes;
-	return minutes;
-};
+import { DAILY_MINUTES, LEAST_MINUTES, minutesIn } from './minutes';
+import type { Rules } from './rules';
+import type { Briefs, Item, Task } from './task';
 
 /** Briefs of a practice with a daily drill more: in minutes that are open, of the longest other, in place of one, of all. */
 function* withDaily(task: Task, brief: Item[], place: number, drill: number): Generator<Item[]> {
@@ -45,23 +36,23 @@ function pinned(task: Task, briefs: Briefs, place: number, drill: number): Brief
 }
 
 /** Briefs with each daily drill in every practice that it can be in without breaking a rule. */
-export function addDailies(task: Task, judge: Judge, briefs: Briefs): Briefs {
+export function addDailies(task: Task, rules: Rules, briefs: Briefs): Briefs {
 	let now = [...briefs];
 	for (const [place, slot] of task.slots.entries())
 		for (const [drill] of task.ladders.entries()) {
-			if (!judge.isWanted(slot, drill)) continue;
+			if (!rules.isWanted(slot, drill)) continue;
 			if (now[place].some((item) => item.drill === drill)) continue;
 			const tries = [...withDaily(task, now[place], place, drill)].map((brief) =>
 				now.with(place, brief)
 			);
 			// Rungs are as the last look set them: at those of the plan without it.
 			const sound =
-				tries.find((each) => judge.isSound(each)) ??
-				(judge.isSound(now) ? [pinned(task, now, place, drill)] : []).find((each) =>
-					judge.isSound(each)
+				tries.find((each) => rules.isSound(each)) ??
+				(rules.isSound(now) ? [pinned(task, now, place, drill)] : []).find((each) =>
+					rules.isSound(each)
 				);
 			now = sound ?? now;
 		}
-	judge.isSound(now);
+	rules.isSound(now);
 	return now;
 }

@@ -1,7 +1,8 @@
 import { group, sum } from 'd3-array';
 import solver from 'javascript-lp-solver';
-import type { Judge } from './judge';
-import { VARY_PRACTICES, type Slot, type Task, type Variant } from './readSeason';
+import { MOST_MINUTES } from './minutes';
+import type { Rules } from './rules';
+import { VARY_PRACTICES, type Slot, type Task, type Variant } from './task';
 
 /** Practices that the same targets hold for: a minute in one of them is worth what it is in the others. */
 export interface Stretch {
@@ -18,9 +19,6 @@ export interface MinutesProgram {
 	/** Minutes of each drill in each stretch, in a plan that has the fewest minutes under target; rules of single practices left aside. */
 	minutes: number[][];
 }
-
-/** A drill has no more than this in a practice; only the guide, not the bound, knows it. */
-export const MOST_MINUTES = 20;
 
 const lockedIn = ({ locked }: Slot) => sum(locked, ({ minutes }) => minutes);
 
@@ -45,7 +43,7 @@ function different(variants: readonly Variant[], isGuide: boolean, at: number): 
  * bound, or, as a guide, with how often and how long drills can be run.
  */
 function solved(
-	{ task, judge, stretches }: { task: Task; judge: Judge; stretches: readonly Stretch[] },
+	{ task, rules, stretches }: { task: Task; rules: Rules; stretches: readonly Stretch[] },
 	isGuide: boolean
 ): { short: number; minutes: number[][] } {
 	const { slots, asks, ladders, limits } = task;
@@ -67,7 +65,7 @@ function solved(
 		constraints[`s${s}`] = { max: minutes };
 		if (isGuide) constraints[`k${s}`] = { max: places.length * limits.contactDayMinutes };
 		for (const [drill, { variants, at, isVaried }] of ladders.entries()) {
-			const here = places.filter((place) => judge.canRun(variants[at], slots[place]));
+			const here = places.filter((place) => rules.canRun(variants[at], slots[place]));
 			const uses = isVaried ? Math.ceil(here.length / (VARY_PRACTICES + 1)) : here.length;
 			if (isGuide) constraints[`d${s} ${drill}`] = { max: uses * MOST_MINUTES };
 			for (const variant of different(variants, isGuide, at)) {
@@ -93,9 +91,9 @@ function solved(
 }
 
 /** What minutes alone could give to what is asked, and a guide for whoever places them. */
-export function minutesProgram(task: Task, judge: Judge): MinutesProgram {
+export function minutesProgram(task: Task, rules: Rules): MinutesProgram {
 	const stretches = stretchesOf(task);
-	const parts = { task, judge, stretches };
+	const parts = { task, rules, stretches };
 	return {
 		bound: solved(parts, false).short,
 		stretches,

@@ -1,221 +1,25 @@
 import { max, sum } from 'd3-array';
-import { badInput, fail, ok, type Failure, type Outcome } from '../base';
+import { fail, ok, type Outcome } from '../base';
 import { daysBetween } from '../conditions';
 import type { Drill } from '../model/drill';
+import type { Limits } from '../model/limits';
 import { onRung } from '../playing';
 import { DEFAULT_LIMITS } from '../practice';
 import { ladderOf } from '../season';
+import { planFault } from './planFault';
 import type { PlanItem, PlannedPractice, SeasonPlanInput } from './planShapes';
-
-/** A drill on one of its rungs. */
-export interface Variant {
-	drill: number;
-	/** Place in the ladder of the drill. */
-	at: number;
-	rung: string | null;
-	effort: number;
-	/** Whether its contact counts as hard, and whether it is full contact. */
-	isContact: boolean;
-	isFull: boolean;
-	/** Share of its time by line. */
-	gives: Float64Array;
-	/** Lines that it is a main drill of. */
-	mains: readonly number[];
-	/** Prerequisites that it trains as a main skill. */
-	opens: readonly number[];
-	/** Prerequisites that must have been trained before. */
-	after: readonly number[];
-	/** Places of the ladder that must have been run before. */
-	needs: readonly number[];
-	players: number;
-	adults: number;
-}
-
-/** A drill with its ladder, from the easiest rung. */
-export interface Ladder {
-	id: string;
-	variants: readonly Variant[];
-	isDaily: boolean;
-	/** Wanted now and then: not again within a few practices. */
-	isVaried: boolean;
-	/** Place where it stands, or starts. */
-	at: number;
-	wasRun: boolean;
-	/** Practices since it was run last; Infinity where it never was. */
-	rested: number;
-}
-
-/** Minutes of a skill that are asked for, by a stretch of practices. */
-export interface Ask {
-	line: number;
-	/** Practices by their place, the first and the last. */
-	from: number;
-	to: number;
-	/** Days of the stretch, counted from today. */
-	days: readonly [number, number];
-	/** Minutes that are left to give. */
-	minutes: number;
-	weight: number;
-}
-
-/** A skill, for everyone or a unit. */
-export interface Line {
-	skill: string;
-	unit?: string;
-	/** Days, counted from today, at which it was a main one last, and from which it is asked for; null for never. */
-	last: number | null;
-	begun: number | null;
-	ends: number;
-	/** Days on which it was a main one before. */
-	times: number;
-}
-
-/** Something in a brief: a drill by its place, and the place of its rung where that is fixed. */
-export interface Item {
-	drill: number;
-	minutes: number;
-	isLocked: boolean;
-	/** Place of the rung in the ladder. */
-	at: number;
-	/** It is run on this rung, and steps up no sooner. */
-	isPinned?: boolean;
-}
-
-/** A practice by its day, counted from today. */
-export interface Slot {
-	id: string;
-	day: number;
-	minutes: number;
-	players: number;
-	adults: number;
-	week: number;
-	isEve: boolean;
-	/** A game is on the day before or after it. */
-	isByGame: boolean;
-	isOff: boolean;
-	locked: readonly Item[];
-	/** Minutes by line that it gives anyway. */
-	gives: Float64Array;
-	/** What the plan before had for it; null where that did not have it. */
-	before: readonly { drill: number; minutes: number }[] | null;
-}
-
-/** A request that was looked through: everything by place. */
-export interface Task {
-	slots: readonly Slot[];
-	lines: readonly Line[];
-	asks: readonly Ask[];
-	/** Minutes of all asks, weighted, before anything was given. */
-	asked: number;
-	ladders: readonly Ladder[];
-	/** How many skills there are that others come after. */
-	openable: number;
-	/** Those of them that were trained before today. */
-	opened: readonly number[];
-	/** Practices before today, with their days counted from it. */
-	held: readonly { day: number; contactMinutes: number; load: number; isHard: boolean }[];
-	limits: typeof DEFAULT_LIMITS;
-	seed: number;
-}
-
-/** Practices between two runs of a drill that is wanted now and then. */
-export const VARY_PRACTICES = 3;
+import type { Ask, Item, Ladder, Line, Slot, Task, Variant } from './task';
 
 const isOf = (skill: string, of: string) => skill === of || skill.startsWith(`${of}/`);
 
-/** The place of what is in a list twice; −1 where all differ. */
-const twice = (keys: readonly string[]) => keys.findIndex((key, at) => keys.indexOf(key) < at);
-
-const differs = (list: string, keys: readonly string[], field = 'id'): Failure | null => {
-	const at = twice(keys);
-	return at < 0 ? null : badInput([list, at, field], `expected each once, got "${keys[at]}" again`);
-};
-
-/** Skills that come after themselves; null where none does. */
-function circle(skills: SeasonPlanInput['skills']): Failure | null {
-	const after = new Map(skills.map(({ id, after: list = [] }) => [id, list]));
-	for (const [index, { id }] of skills.entries()) {
-		const seen = new Set<string>();
-		const open = [...(after.get(id) ?? [])];
-		for (let next = open.pop(); next !== undefined; next = open.pop()) {
-			if (next === id)
-				return badInput(['skills', index, 'after'], `expected no skill that comes after itself`);
-			if (seen.has(next)) continue;
-			seen.add(next);
-			open.push(...(after.get(next) ?? []));
-		}
-	}
-	return null;
-}
-
-function faultIn(input: SeasonPlanInput): Failure | null {
-	const { practices, skills, drills, players, today, plan = [], done = [], held = [] } = input;
-	const same =
-		differs(
-			'practices',
-			practices.map(({ id }) => id)
-		) ??
-		differs(
-			'drills',
-			drills.map(({ id }) => id)
-		) ??
-		differs(
-			'skills',
-			skills.map(({ id, unit }) => `${id} ${unit ?? ''}`)
-		) ??
-		differs(
-			'plan',
-			plan.map(({ id }) => id)
-		);
-	if (same) return same;
-	const again = twice(players);
-	if (again >= 0) return badInput(['players', again], 'expected each once');
-	const past = practices.findIndex(({ date }) => date < today);
-	if (past >= 0)
-		return badInput(
-			['practices', past, 'date'],
-			`expected ${today} or later, got ${practices[past].date}`
-		);
-	for (const [list, rows] of [
-		['done', done],
-		['held', held]
-	] as const) {
-		const late = rows.findIndex(({ date }) => date >= today);
-		if (late >= 0) return badInput([list, late, 'date'], `expected a day before ${today}`);
-	}
-	for (const [index, { targets }] of skills.entries()) {
-		const at = targets.findIndex(({ from, to }) => to < from);
-		if (at >= 0)
-			return badInput(
-				['skills', index, 'targets', at, 'to'],
-				`expected ${targets[at].from} or later, got ${targets[at].to}`
-			);
-	}
-	return circle(skills) ?? strangerIn(input);
-}
-
-/** A drill or rung that is locked and not there. */
-function strangerIn({ practices, drills }: SeasonPlanInput): Failure | null {
-	const known = new Map(drills.map((drill) => [drill.id, drill]));
-	for (const [index, { locked = [] }] of practices.entries())
-		for (const [at, { drill, rung }] of locked.entries()) {
-			const path = ['practices', index, 'locked', at];
-			const found = known.get(drill);
-			if (!found) return badInput([...path, 'drill'], 'expected the id of a drill that is given');
-			if (rung !== undefined && !found.rungs.some(({ id }) => id === rung))
-				return badInput([...path, 'rung'], 'expected the id of a rung of the drill');
-		}
-	return null;
-}
-
 /** A request by place. Fails with `bad-input`. */
 export function readSeason(input: SeasonPlanInput): Outcome<Task> {
-	const fault = faultIn(input);
+	const fault = planFault(input);
 	return fault ? fail(fault) : ok(new Reader(input).task());
 }
 
 class Reader {
-	private readonly limits: typeof DEFAULT_LIMITS;
+	private readonly limits: Limits;
 	/** Skills that others come after. */
 	private readonly firsts: string[];
 	private readonly practices: readonly PlannedPractice[];

@@ -1,7 +1,7 @@
 import { areaOf } from '../model/skill';
-import type { Briefs, Judge } from './judge';
+import type { Judge } from './judge';
 import type { BriefReason, SeasonPlanOutput } from './planShapes';
-import type { Item, Task } from './readSeason';
+import type { Briefs, Item, Task } from './task';
 
 /** What a drill gives of a skill that is worth saying, in minutes, and of how many skills it is said. */
 const WORTH_SAYING = 1;
@@ -46,7 +46,7 @@ function whyOf(
 export function told(task: Task, judge: Judge, briefs: Briefs, bound: number): SeasonPlanOutput {
 	const { slots, ladders, asks, asked } = task;
 	// Sets the rungs too.
-	const brokenRules = judge.broken(briefs);
+	const brokenRules = judge.rules.broken(briefs);
 	const { short, met, longestGap, changes } = judge.worth(briefs);
 	const at = ladders.map((ladder) => ladder.at);
 	const practices = slots.map(({ id }, place) => ({
