@@ -1,3 +1,4 @@
+import type { Period } from '../src/core/model/practice';
 import { expect, figure, open, saved, test } from './fixtures';
 
 /** What a press of the button, a key or a field counts. */
@@ -14,13 +15,16 @@ function counter() {
 	};
 }
 
+/** Stations that a whole squad goes through. */
+const STATIONS: Record<string, number> = { saltmarsh: 4, 'harbour-minis': 3 };
+
 const TEAMS = [
-	{ team: 'saltmarsh', unitTime: false },
-	{ team: 'harbour-minis', unitTime: false },
-	{ team: 'skerryside', unitTime: true }
+	{ team: 'saltmarsh', stations: true, unitTime: false },
+	{ team: 'harbour-minis', stations: true, unitTime: false },
+	{ team: 'skerryside', stations: false, unitTime: true }
 ];
 
-for (const { team, unitTime } of TEAMS)
+for (const { team, stations, unitTime } of TEAMS)
 	test(`a new practice of ${team} is drafted and printed in at most 15 actions`, async ({
 		page,
 		server
@@ -32,14 +36,13 @@ for (const { team, unitTime } of TEAMS)
 			() => page.getByRole('button', { name: 'Create practice' }).click()
 		);
 		await expect(page.getByRole('heading', { name: 'Thursday 24 June' })).toBeVisible();
+		const practiceUrl = page.url();
 		await act(() => page.getByRole('button', { name: 'Draft', exact: true }).click());
 		const dialog = page.getByRole('dialog', { name: 'Draft this practice' });
 		await expect(dialog.getByRole('article').first()).toBeVisible();
-		if (unitTime)
-			await act(
-				() => dialog.getByText('Time by unit').click(),
-				() => dialog.getByRole('button', { name: 'Draft again' }).click()
-			);
+		if (unitTime) await act(() => dialog.getByText('Time by unit').click());
+		if (stations) await act(() => dialog.getByLabel('Stations').selectOption('with'));
+		await act(() => dialog.getByRole('button', { name: 'Draft again' }).click());
 		await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', {
 			timeout: 60_000
 		});
@@ -52,6 +55,18 @@ for (const { team, unitTime } of TEAMS)
 		expect(await figure(page, 'to fix')).toMatch(/^0 /);
 		await act(() => page.getByRole('link', { name: 'Print', exact: true }).click());
 		await expect(page.getByRole('heading', { name: /Thursday 24 June/ })).toBeVisible();
+		const { periods } = await (await page.request.get(`${practiceUrl}/document`)).json();
+		expect(periods.some((period: Period) => period.kind === 'scrimmage')).toBe(true);
+		if (stations) {
+			const round = periods.find((period: Period) => period.kind === 'stations') as Period;
+			// Those that groups go through; a keeper may have a lane beside them.
+			expect(round.groups?.length).toBe(STATIONS[team]);
+			// The youngest have an adult at each.
+			if (team === 'harbour-minis')
+				for (const { blocks } of round.lanes)
+					for (const { copies } of blocks)
+						for (const copy of copies) expect(copy.adults.length).toBeGreaterThan(0);
+		}
 		console.log(`A practice of ${team} was drafted and printed with ${count()} actions`);
 		expect(count()).toBeLessThanOrEqual(15);
 	});

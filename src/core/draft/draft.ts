@@ -1,19 +1,17 @@
-import { sum } from 'd3-array';
 import { randomLcg } from 'd3-random';
 import { badInput, fail, type Failure, ok, sameValue, type Outcome, type Search } from '../base';
-import { faultsIn } from '../checks';
 import type { Surroundings } from '../model/bundle';
 import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { blocksOf, plannedMinutes, toContext, type Plan } from '../practice';
-import { coverage } from '../season';
 import { slotBounds } from '../sizing';
 import { choicesFor, mostWorth, type Choice } from './choices';
 import { Filling, type DraftNames, type Taste } from './filling';
+import { drillMinutes, judged, type Judged } from './judging';
 import { Maker, type Made } from './make';
 import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
 import { mended } from './mend';
-import { outlineOf, type OutlineAsked, type Pattern, type Place } from './outline';
+import { outlineOf, USUAL, type OutlineAsked, type Pattern, type Place } from './outline';
 import { Workshop } from './workshop';
 import {
 	MOST_SEED,
@@ -47,11 +45,6 @@ function roundMinutes(players: number, age: number): number {
 	return Math.ceil(count * slot + ((count - 1) * MOVE_SECONDS) / 60);
 }
 
-/** What a practice full of what is due is worth, beside one in which all are busy. */
-const DUE_WORTH = 4.8;
-/** From this share of what could be given on, what is due is worth less: then it matters more that all are busy. */
-const DUE_ENOUGH = 0.85;
-const DUE_MORE = 1;
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
 /** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
@@ -60,9 +53,6 @@ const BUSY_WORTHS = [0.25, 1.3];
 const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */
 const AGAIN = 0.25;
-/** A practice has about a drill for so many minutes. */
-const DRILL_MINUTES = 11;
-const SCRIMMAGE_SHARE = 0.2;
 /** A game that nobody gave its minutes may be so much shorter where that saves a drink. */
 const SCRIMMAGE_LESS = 2;
 const FEWEST_FOR_GAME = 4;
@@ -82,60 +72,9 @@ function practiceOf({ frame, arc, team, season, ground }: DraftInput): Practice 
 	};
 }
 
-/** A draft with what it is judged by. */
-interface Judged extends Made {
-	evaluation: Evaluation;
-	stops: number;
-	warnings: number;
-	covers: Alternative['covers'];
-	dueMinutes: number;
-	score: number;
-}
-
 /** A draft with the pattern that it was made in. */
 interface Tried extends Judged {
 	pattern: Pattern;
-}
-
-function judged(made: Made, evaluation: Evaluation, { due }: DraftInput, most: number): Judged {
-	const faults = faultsIn(evaluation);
-	const count = (severity: string) => faults.filter((each) => each.severity === severity).length;
-	const { skills, shares } = coverage(evaluation);
-	const covers = due.map(({ skill }) => ({
-		skill,
-		minutes: sum(skills, (each) =>
-			each.skill === skill || each.skill.startsWith(`${skill}/`) ? each.minutes : 0
-		)
-	}));
-	const dueMinutes = sum(
-		due,
-		({ weight, minutes }, k) => weight * Math.min(minutes, covers[k].minutes)
-	);
-	const [stops, warnings] = [count('stop'), count('warn')];
-	const { practice } = evaluation;
-	const open = Math.max(0, practice.minutes - plannedMinutes(practice)) / practice.minutes;
-	const missing = faults.filter(({ code }) => code === 'daily-missing').length;
-	const drills = Math.min(1, (drillMinutes(practice).size * DRILL_MINUTES) / practice.minutes);
-	const given = dueMinutes / most;
-	const score =
-		-100 * stops -
-		0.3 * missing +
-		0.2 * drills -
-		0.3 * warnings -
-		5 * open +
-		DUE_WORTH * Math.min(given, DUE_ENOUGH) +
-		DUE_MORE * Math.max(0, given - DUE_ENOUGH) +
-		1.85 * shares.busy;
-	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
-}
-
-/** Minutes of drills by id, over all blocks of a practice. */
-function drillMinutes(practice: Practice): Map<string, number> {
-	const minutes = new Map<string, number>();
-	for (const { block } of blocksOf(practice))
-		if (block.drill)
-			minutes.set(block.drill.id, (minutes.get(block.drill.id) ?? 0) + block.minutes);
-	return minutes;
 }
 
 class Drafting {
@@ -245,7 +184,7 @@ class Drafting {
 		const has = (family: string) =>
 			this.choices.some(({ drill, isForAll }) => drill.family === family && isForAll);
 		const canPlay = has('scrimmage') && expected.length >= FEWEST_FOR_GAME;
-		const wanted = canPlay ? (input.scrimmage ?? Math.round(minutes * SCRIMMAGE_SHARE)) : 0;
+		const wanted = canPlay ? (input.scrimmage ?? Math.round(minutes * USUAL.scrimmageShare)) : 0;
 		const scrimmage = Math.min(wanted, plan.context.limits.waterMinutes);
 		return {
 			arc: input.arc,

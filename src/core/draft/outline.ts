@@ -1,4 +1,4 @@
-import { greatest, least as leastBy, sum } from 'd3-array';
+import { least as leastBy, sum } from 'd3-array';
 import type { Period } from '../model/practice';
 import type { Limits } from '../model/limits';
 
@@ -42,9 +42,9 @@ export interface OutlineAsked {
 	limits: Pick<Limits, 'warmUpMinutes' | 'waterMinutes' | 'talkMinutes'>;
 }
 
-const WATER = 2;
+/** What a practice usually spends beside its work: minutes, and the share of a game. */
+export const USUAL = { warmUp: 10, coolDown: 4, water: 2, scrimmageShare: 0.2 } as const;
 const TALK = 2;
-const COOL_DOWN = 4;
 /** A stretch of work is no shorter. */
 const LEAST_WORK = 6;
 /** Other work may be in so many more pieces than it must: shorter ones leave more ways to drink. */
@@ -69,8 +69,9 @@ type Stretch = readonly Slot[];
 /** A way to fill a practice: its stretches, with a drink between each two. */
 interface Way {
 	stretches: readonly Stretch[];
-	/** Minutes for all but drinks. */
+	/** Minutes for all but drinks, and minutes that nothing fills. */
 	minutes: number;
+	open: number;
 }
 
 const exactly = (part: Part): Slot => ({ part, least: part.minutes, most: part.minutes });
@@ -103,7 +104,7 @@ const stay = (periods: readonly Period[]): Slot[] =>
 /** How it ends: what is kept of that, or a cool-down. Nobody works hard there, and it needs no drink before. */
 function endOf({ minutes, hasCoolDown, kept }: OutlineAsked): Part[] {
 	if (kept.end.length > 0) return stay(kept.end).map(({ part }) => part);
-	return hasCoolDown ? [{ kind: 'cool-down', minutes: minutes < SHORT ? 3 : COOL_DOWN }] : [];
+	return hasCoolDown ? [{ kind: 'cool-down', minutes: minutes < SHORT ? 3 : USUAL.coolDown }] : [];
 }
 
 /** The parts up to the end in the order of the arc, without water. */
@@ -115,7 +116,7 @@ function inOrder(work: readonly Slot[], asked: OutlineAsked): Slot[] {
 	const warmUp = orKept('warm-up', [
 		exactly({
 			kind: 'warm-up',
-			minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : 10)
+			minutes: Math.max(Math.ceil(limits.warmUpMinutes), isShort ? 0 : USUAL.warmUp)
 		})
 	]);
 	const game = (share: number): Slot[] => {
@@ -178,18 +179,23 @@ function withDrinks(
 	return best[slots.length].slice(1);
 }
 
-/** The way with the fewest drinks that fills all minutes; where none does, the one that comes nearest. */
-function fewestDrinks(slots: readonly Slot[], minutes: number, limit: number): Way | null {
+/** Whether a way is better: one that fills all minutes, or leaves fewer open; then one that drinks less. */
+const isBetter = (way: Way, than: Way | null): boolean =>
+	!than || way.open < than.open || (way.open === than.open && way.minutes > than.minutes);
+
+const bestOf = (ways: readonly Way[]): Way | null =>
+	ways.reduce<Way | null>((best, way) => (isBetter(way, best) ? way : best), null);
+
+/** The ways in which slots take so many minutes, drinks among them. */
+function waysFor(slots: readonly Slot[], minutes: number, limit: number): Way[] {
 	const fewest = leastIn(slots);
-	const ways = withDrinks(slots, limit).flatMap((way, drinks): Way[] => {
+	return withDrinks(slots, limit).flatMap((way, drinks): Way[] => {
 		if (!way) return [];
-		const left = minutes - WATER * drinks;
-		return fewest > left ? [] : [{ stretches: way.stretches, minutes: Math.min(left, way.room) }];
+		const left = minutes - USUAL.water * drinks;
+		if (fewest > left) return [];
+		const filled = Math.min(left, way.room);
+		return [{ stretches: way.stretches, minutes: filled, open: left - filled }];
 	});
-	return ways.reduce<Way | null>(
-		(best, way) => (best && best.minutes >= way.minutes ? best : way),
-		null
-	);
 }
 
 /** The parts of a way with their minutes: a game gets its own first, the shortest work what is left. */
@@ -229,9 +235,9 @@ export function outlineOf(asked: OutlineAsked): Part[] {
 	const mostPieces = Math.ceil(minutes / Math.max(LEAST_WORK, limit)) + MORE_PIECES;
 	for (let rounds = roundMinutes > 0 ? pattern.rounds : 0; rounds >= 0; rounds -= 1) {
 		const ways = Array.from({ length: mostPieces + 1 }, (_, pieces) =>
-			fewestDrinks(inOrder(workSlots(rounds, pieces, asked), asked), minutes, limit)
-		).filter((way) => way !== null);
-		const best = greatest(ways, (way) => way.minutes);
+			waysFor(inOrder(workSlots(rounds, pieces, asked), asked), minutes, limit)
+		);
+		const best = bestOf(ways.flat());
 		if (best) return [...withWater(filled(best, limit)), ...end];
 	}
 	// Not even what must be fits: all of it, for the coach to see.
@@ -241,5 +247,5 @@ export function outlineOf(asked: OutlineAsked): Part[] {
 /** Stretches one after another, with a drink between each two. */
 const withWater = (stretches: readonly Part[][]): Part[] =>
 	stretches.flatMap((stretch, k) =>
-		k === 0 ? stretch : [{ kind: 'water', minutes: WATER }, ...stretch]
+		k === 0 ? stretch : [{ kind: 'water', minutes: USUAL.water }, ...stretch]
 	);

@@ -1,55 +1,54 @@
 import { rollups, sum } from 'd3-array';
 import type { Drill } from '../model/drill';
 import type { BriefItem, Period, Practice } from '../model/practice';
-import { onRung } from '../playing';
+import { USUAL } from '../draft';
+import { onRung, playersOfCopy } from '../playing';
+import type { Context } from '../practice';
 import type { PlanItem, PlannedPractice } from './planShapes';
 
 /** Families that have a place of their own in a practice. */
 const APART = ['warm-up', 'scrimmage', 'cool-down'] as const;
-/** What a practice that is not built yet will spend on them, in minutes and as a share. */
-const WARM_UP = 10;
-const COOL_DOWN = 4;
-const SCRIMMAGE_SHARE = 0.2;
-/** A drink, and how long players go without one. */
-const WATER = { minutes: 2, each: 20 };
-
 /** Whether a drill is one for the work of a practice that everybody can do: the plan chooses among these. */
 export const isFree = ({ family = '', needsRole }: Drill): boolean =>
 	!APART.some((apart) => apart === family) && !needsRole?.length;
 
-/** Minutes for drills of the plan in a practice that is not built yet: what warm-up, game, water and end leave. */
-export function openMinutes(minutes: number): number {
-	const drinks = Math.max(0, Math.ceil((minutes - COOL_DOWN) / WATER.each) - 1) * WATER.minutes;
+/** Minutes for drills of the plan in a practice that is not built yet: what warm-up, game, water and end leave, as drafts cut them. */
+function openMinutes(minutes: number, waterMinutes: number): number {
+	const drinks = Math.max(0, Math.ceil((minutes - USUAL.coolDown) / waterMinutes) - 1);
 	return Math.max(
 		0,
-		minutes - WARM_UP - COOL_DOWN - Math.round(minutes * SCRIMMAGE_SHARE) - drinks
+		minutes -
+			USUAL.warmUp -
+			USUAL.coolDown -
+			Math.round(minutes * USUAL.scrimmageShare) -
+			drinks * USUAL.water
 	);
 }
 
-/** Drills of a period as one player has them: on stations their own share of the minutes. */
-function itemsOf({ lanes, slots }: Period): PlanItem[] {
-	const rounds = slots && slots.length > 0 ? lanes.length : 1;
-	return lanes.flatMap(({ blocks }) =>
-		blocks.flatMap(({ drill, climb, minutes }): PlanItem[] => {
+/** Drills of a period in the mean minutes of a player: all have the stations of a round, a lane of a unit only its own. */
+function itemsOf(period: Period, players: number): PlanItem[] {
+	const isRound = (period.slots ?? []).length > 0;
+	return period.lanes.flatMap(({ blocks }) =>
+		blocks.flatMap(({ drill, climb, copies, minutes }): PlanItem[] => {
+			if (!drill) return [];
+			const own = sum(copies, (copy) => playersOfCopy(period, copy).length);
 			// It goes as high as it climbs.
 			const { rung } = climb[climb.length - 1] ?? {};
-			return drill
-				? [
-						{
-							drill: drill.id,
-							...(rung !== undefined && { rung }),
-							minutes: minutes / rounds
-						}
-					]
-				: [];
+			return [
+				{
+					drill: drill.id,
+					...(rung !== undefined && { rung }),
+					minutes: isRound ? minutes : (minutes * own) / Math.max(1, players)
+				}
+			];
 		})
 	);
 }
 
 /** What a built practice holds, each drill once, in whole minutes. */
-function held({ periods }: Practice): PlanItem[] {
+function held({ periods, expected }: Practice): PlanItem[] {
 	return rollups(
-		periods.flatMap(itemsOf),
+		periods.flatMap((period) => itemsOf(period, expected.length)),
 		(own): PlanItem => ({
 			...own[own.length - 1],
 			minutes: Math.max(1, Math.round(sum(own, ({ minutes }) => minutes)))
@@ -76,7 +75,11 @@ const given = (items: readonly PlanItem[], drills: ReadonlyMap<string, Drill>) =
 
 /** What warm-up, game and end of a practice that is not built yet are likely to be. */
 function likely(minutes: number, drills: readonly Drill[]): PlanItem[] {
-	const of = { 'warm-up': WARM_UP, scrimmage: minutes * SCRIMMAGE_SHARE, 'cool-down': COOL_DOWN };
+	const of = {
+		'warm-up': USUAL.warmUp,
+		scrimmage: minutes * USUAL.scrimmageShare,
+		'cool-down': USUAL.coolDown
+	};
 	return APART.flatMap((apart) => {
 		const own = drills.filter(({ family }) => family === apart);
 		const drill = own.find(({ frequency }) => frequency === 'daily') ?? own[0];
@@ -94,7 +97,10 @@ export interface Planned {
 }
 
 /** A practice to come for the plan: what is built or locked stays, the rest of its minutes is open. */
-export function asPlanned(practice: Practice, shelf: readonly Drill[]): Planned {
+export function asPlanned(
+	practice: Practice,
+	{ shelf, limits }: Pick<Context, 'shelf' | 'limits'>
+): Planned {
 	const { id, date, minutes, expected, adults, brief = [] } = practice;
 	const drills = new Map(shelf.map((drill) => [drill.id, drill]));
 	const isKnown = ({ drill, rung }: PlanItem) => {
@@ -131,7 +137,7 @@ export function asPlanned(practice: Practice, shelf: readonly Drill[]): Planned 
 	return {
 		practice: {
 			...frame,
-			minutes: openMinutes(minutes),
+			minutes: openMinutes(minutes, limits.waterMinutes),
 			locked: known.filter(({ locked }) => locked).map(({ locked: _locked, ...item }) => item),
 			gives: given(likely(minutes, shelf), drills)
 		},

@@ -7,5 +7,5 @@ export {
 	type PlanItem,
 	type PlannedPractice
 } from './planShapes';
-export { asPlanned, isFree, openMinutes, type Planned } from './fromPractice';
+export { asPlanned, isFree, type Planned } from './fromPractice';
 export type { PlanView, ToPlan } from './planView';

@@ -95,7 +95,8 @@ export async function loadPlan(
 		teamId,
 		planned.map(({ practice }) => practice)
 	);
-	const { shelf, limits } = toContext({ ...around, drills });
+	const context = toContext({ ...around, drills });
+	const { shelf, limits } = context;
 	const held = view.practices.filter(({ state, date }) => state === 'held' && date < today);
 	const dateOf = new Map(held.map(({ id, date }) => [id, date]));
 	// What all of a unit had counts for one of them, which gives the same means.
@@ -104,7 +105,7 @@ export async function loadPlan(
 	);
 	const costs = group(view.costs, ({ practice }) => practice);
 	const free = shelf.filter(isFree);
-	const asked = planned.map(({ practice }) => asPlanned(practice, shelf));
+	const asked = planned.map(({ practice }) => asPlanned(practice, context));
 	return {
 		practices: planned.map(({ practice, revision }, k) => ({
 			...{ id: practice.id, revision, date: practice.date, start: practice.start },
