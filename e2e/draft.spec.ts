@@ -41,7 +41,8 @@ for (const { team, stations, unitTime } of TEAMS)
 		const dialog = page.getByRole('dialog', { name: 'Draft this practice' });
 		await expect(dialog.getByRole('article').first()).toBeVisible();
 		if (unitTime) await act(() => dialog.getByText('Time by unit').click());
-		if (stations) await act(() => dialog.getByLabel('Stations').selectOption('with'));
+		if (stations)
+			await act(() => dialog.getByLabel('Stations', { exact: true }).selectOption('with'));
 		await act(() => dialog.getByRole('button', { name: 'Draft again' }).click());
 		await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', {
 			timeout: 60_000
