@@ -48,7 +48,7 @@ function roundMinutes(players: number, age: number): number {
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
 /** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
-const BUSY_WORTHS = [0.25, 1.3];
+const BUSY_WORTHS = [0.25, 2];
 /** By how much a seed leans to a drill or away from it. */
 const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */

@@ -59,7 +59,7 @@ export function judged(
 		5 * open +
 		DUE_WORTH * Math.min(given, DUE_ENOUGH) +
 		DUE_MORE * Math.max(0, given - DUE_ENOUGH) +
-		1.85 * shares.busy;
+		2.2 * shares.busy;
 	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
 }
 
