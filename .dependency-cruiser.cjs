@@ -80,7 +80,7 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/core/([^/]+)/' },
 			to: {
-				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|playing|building|checks|season|conditions|ground|shelf)/',
+				path: '^src/core/(base|drill|sizing|grouping|rotation|clock|practice|playing|building|checks|season|conditions|ground|shelf|scene|staging)/',
 				pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$']
 			}
 		},

@@ -4,7 +4,7 @@ import type { Period, Practice } from '../model/practice';
 import type { Limits } from '../model/limits';
 import { slotSeconds } from '../sizing';
 import { isStation } from '../playing';
-import type { EditOf } from '../practice';
+import { mostTalkMinutes, type EditOf } from '../practice';
 
 type SetMinutes = EditOf<'set-minutes'>;
 type RemovePeriod = EditOf<'remove-period'>;
@@ -59,11 +59,12 @@ export function setMinutes(practice: Practice, id: string, minutes: number): Edi
 }
 
 /** The most minutes that a period is stretched to: a talk no longer than players listen. */
-function mostMinutes({ kind, ideal, max }: Period, { talkMinutes }: FitLimits): number {
-	return kind === 'talk' ? Math.max(ideal, Math.min(max, Math.floor(talkMinutes))) : max;
+function mostMinutes(period: Period, limits: FitLimits): number {
+	const { kind, ideal, max } = period;
+	return kind === 'talk' ? Math.max(ideal, Math.min(max, mostTalkMinutes(period, limits))) : max;
 }
 
-type FitLimits = Pick<Limits, 'talkMinutes'>;
+type FitLimits = Pick<Limits, 'talkMinutes' | 'gameTalkMinutes'>;
 
 /** Which periods keep their minutes and stay, whatever else must go. */
 type Keeps = (period: Period) => boolean;

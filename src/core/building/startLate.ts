@@ -21,7 +21,7 @@ export interface LateStart {
 export function startLate(
 	practice: Practice,
 	late: number,
-	limits: Pick<Limits, 'talkMinutes'>,
+	limits: Pick<Limits, 'talkMinutes' | 'gameTalkMinutes'>,
 	{ cutsWater = false }: { cutsWater?: boolean } = {}
 ): Outcome<LateStart> {
 	const start = clockAt(practice.start, late * 60);

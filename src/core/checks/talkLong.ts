@@ -1,11 +1,12 @@
 import { setMinutes } from '../building';
+import { mostTalkMinutes } from '../practice';
 import type { Rule, Trouble } from './finding';
 
 /** A talk is longer than players listen. */
 export const talkLong: Rule<'talk-long'> = {
 	find: ({ practice, context, windows }) =>
 		practice.periods.flatMap((period, index): Trouble<'talk-long'>[] => {
-			const most = Math.floor(context.limits.talkMinutes);
+			const most = mostTalkMinutes(period, context.limits);
 			if (period.kind !== 'talk' || period.minutes <= most || most < 1) return [];
 			return [
 				{

@@ -31,6 +31,10 @@ export const Limits = Type.Object(
 		),
 		leastMoveSeconds: says(Type.Number({ minimum: 0 }), 'Least seconds to change stations'),
 		talkMinutes: says(Type.Number({ minimum: 0 }), 'Minutes that a talk may last'),
+		gameTalkMinutes: says(
+			Type.Number({ minimum: 0 }),
+			'Minutes that the one talk about the next opponent may last'
+		),
 		stopShare: says(
 			Type.Number({ minimum: 0, maximum: 0.9 }),
 			'Share of a block that it may be stopped, 0 to 0.9'

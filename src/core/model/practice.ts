@@ -239,6 +239,12 @@ export const Period = Type.Object(
 		),
 		zoneId: Type.Optional(says(Id, 'Id of the zone in which a talk is held')),
 		facing: Type.Optional(says(Facing, 'Where players look in a talk, degrees from north')),
+		about: Type.Optional(
+			says(
+				Type.Enum(['game']),
+				'What a talk is about: `game` for the one about the next opponent, which may be longer'
+			)
+		),
 		note: Type.Optional(says(Text, 'What the coach wants to remember of it')),
 		lanes: says(Type.Array(Lane, { maxItems: MOST.lanes }), 'What runs side by side')
 	},

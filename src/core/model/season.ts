@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { Clock, closed, Day, Id, Key, Minutes, Name, says, SkillId } from './fields';
+import { Fix, Seed } from './scene';
 
 /** How much a season may hold of each: far more than one does. */
 export const MOST_IN_SEASON = {
@@ -10,7 +11,9 @@ export const MOST_IN_SEASON = {
 	targets: 2000,
 	floors: 60,
 	courses: 40,
-	steps: 60
+	steps: 60,
+	seeds: 200,
+	fixes: 200
 } as const;
 
 /** A part of a season with its own aims. */
@@ -145,6 +148,21 @@ export const Season = Type.Object(
 		),
 		courses: Type.Optional(
 			says(Type.Array(Course, most(MOST_IN_SEASON.courses)), 'Courses that somebody works through')
+		),
+		prepares: Type.Optional(
+			says(
+				Type.Enum(['both', 'seeds', 'talk']),
+				'How the team gets ready for an opponent: by seeds in live play, by a talk, or by both; both where it is not said'
+			)
+		),
+		seeds: Type.Optional(
+			says(Type.Array(Seed, most(MOST_IN_SEASON.seeds)), 'How opponents begin, for coaches alone')
+		),
+		fixes: Type.Optional(
+			says(Type.Array(Fix, most(MOST_IN_SEASON.fixes)), 'What went wrong in games')
+		),
+		follows: Type.Optional(
+			says(Id, 'Id of the season that it goes on from: its ladders stand where they stood there')
 		)
 	},
 	closed

@@ -14,6 +14,7 @@ export const DEFAULT_LIMITS: Limits = {
 	walkMetresPerSecond: 1.4,
 	leastMoveSeconds: 30,
 	talkMinutes: 3,
+	gameTalkMinutes: 8,
 	stopShare: 0.4,
 	hardEffort: 8,
 	playersAnAdult: [

@@ -23,6 +23,7 @@ export {
 } from './find';
 export { idMaker } from './ids';
 export { LIMIT_FACTS, type LimitFact } from './limitFacts';
+export { mostTalkMinutes } from './talks';
 export type { Plan } from './plan';
 export {
 	drillsIn,

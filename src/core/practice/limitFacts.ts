@@ -151,6 +151,12 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 	},
 	{ key: 'talkMinutes', name: texts.aTalk, says: texts.theLongestTalk, ...minutes },
 	{
+		key: 'gameTalkMinutes',
+		name: texts.gameTalk,
+		says: texts.theLongestGameTalk,
+		...minutes
+	},
+	{
 		key: 'stopShare',
 		name: texts.stops,
 		says: texts.theShareOfBlockThatThe,

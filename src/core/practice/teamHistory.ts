@@ -72,6 +72,17 @@ export function seasonOn(seasons: readonly Season[], day: string): Season | unde
 	return holding ?? sorted.find(notOver) ?? sorted.at(-1);
 }
 
+/** A season as a practice needs it: without opponents, scenes and what coaches alone know of them. */
+function withoutOpponents({
+	games: _games,
+	seeds: _seeds,
+	fixes: _fixes,
+	prepares: _prepares,
+	...season
+}: Season): Season {
+	return season;
+}
+
 /** What a practice of a day is built from: people, units, ratings, limits and kit as they stood then. Undefined without a season. */
 export function surroundingsOn(
 	history: TeamHistory,
@@ -83,7 +94,7 @@ export function surroundingsOn(
 	const limits = heldOn(history.limits, day);
 	return {
 		team,
-		season,
+		season: withoutOpponents(season),
 		players: people.filter(({ kind }) => kind === 'player').map((each) => playerOn(each, day)),
 		adults: people.filter(({ kind }) => kind === 'adult').map(adultOf),
 		ground: grounds.find(({ id }) => id === groundId) ?? grounds[0],

@@ -2,6 +2,7 @@ import { group, rollups, sum } from 'd3-array';
 import type { Drill } from '../model/drill';
 import type { Push } from '../model/ladders';
 import type { Season } from '../model/season';
+import { nextGame } from '../scene';
 import { areaOf, skillsOf, trained, type SkillAreas } from '../model/skill';
 import { targetsOf } from './calendar';
 import type { FocusedSum } from './sums';
@@ -27,13 +28,38 @@ const triesOf = (
 		({ skill }) => skill
 	).flatMap(([date, bySkill]) => bySkill.map(([skill, counts]) => ({ date, skill, ...counts })));
 
-/** Areas of skill, or stages, that may be due: those with a target; every area where there is none. */
-function asked({ targets = [] }: Season, areas: SkillAreas): { skill: string; unit?: string }[] {
+/** Skills of what is open on the fix list, and of how the next opponent begins. */
+function scenesOf({ fixes = [], seeds = [], prepares, games }: Season, today: string) {
+	const next = prepares === 'talk' ? undefined : nextGame({ games }, { date: today, start: '' });
+	const skillsIn = (scenes: readonly { skills?: string[] }[]) =>
+		new Set(scenes.flatMap(({ skills = [] }) => skills));
+	return {
+		fix: skillsIn(fixes.filter(({ closed }) => closed === undefined)),
+		seeded: skillsIn(seeds.filter(({ game }) => game === next?.id))
+	};
+}
+
+/** Whether a scene asks for a skill, for a stage of it, or for the area that it is a stage of. */
+const asksFor = (skills: ReadonlySet<string>, skill: string) =>
+	[...skills].some((each) => each === skill || areaOf(each) === skill || each === areaOf(skill));
+
+/**
+ * Areas of skill, or stages, that may be due: those with a target, and those of scenes; every area where there
+ * is no target.
+ */
+function asked(
+	{ targets = [] }: Season,
+	areas: SkillAreas,
+	ofScenes: ReadonlySet<string>
+): { skill: string; unit?: string }[] {
 	if (targets.length === 0) return trained(areas).map(({ id }) => ({ skill: id }));
 	const order = skillsOf(areas);
 	const keys = new Map(
 		targets.map(({ skill, unit }) => [`${skill} ${unit ?? ''}`, { skill, ...(unit && { unit }) }])
 	);
+	for (const skill of ofScenes)
+		if (!targets.some((target) => asksFor(new Set([skill]), target.skill)))
+			keys.set(`${skill} `, { skill });
 	return [...keys.values()].sort((a, b) => order.indexOf(a.skill) - order.indexOf(b.skill));
 }
 
@@ -77,20 +103,29 @@ export function dueOn(
 		players.flatMap(({ id, unit }) => (unit === undefined ? [] : [[id, unit]]))
 	);
 	const tried = triesOf(tallies, drills);
-	const all = asked(season, areas).map(({ skill, unit }): DueSkill => {
-		const outcome = due({
-			today,
-			season: { firstDay: season.firstDay },
-			players: players.map(({ id }) => id),
-			units,
-			skills: [{ id: skill, ...(unit && { unit }), targets: targetsOf(season, { skill, unit }) }],
-			rows: rows.filter((row) => row.skill === skill || areaOf(row.skill) === skill),
-			tallies: tried
-		});
-		if (!outcome.ok) throw new Error(outcome.failure.message);
-		const push = pushes.find((each) => each.skill === skill && each.unit === unit);
-		return { ...outcome.value.due[0], ...(unit && { unit }), ...(push && { push }) };
-	});
+	const { fix, seeded } = scenesOf(season, today);
+	const all = asked(season, areas, new Set([...fix, ...seeded])).map(
+		({ skill, unit }): DueSkill => {
+			const outcome = due({
+				today,
+				season: { firstDay: season.firstDay },
+				players: players.map(({ id }) => id),
+				units,
+				skills: [
+					{
+						...{ id: skill, targets: targetsOf(season, { skill, unit }) },
+						...(unit && { unit }),
+						...{ fix: asksFor(fix, skill), seeded: asksFor(seeded, skill) }
+					}
+				],
+				rows: rows.filter((row) => row.skill === skill || areaOf(row.skill) === skill),
+				tallies: tried
+			});
+			if (!outcome.ok) throw new Error(outcome.failure.message);
+			const push = pushes.find((each) => each.skill === skill && each.unit === unit);
+			return { ...outcome.value.due[0], ...(unit && { unit }), ...(push && { push }) };
+		}
+	);
 	const isLater = ({ push }: DueSkill) =>
 		push?.push === 'off' || (push?.push === 'day' && (push.day ?? '') > today);
 	const isUp = ({ push }: DueSkill) => push?.push === 'up' || push?.push === 'day';

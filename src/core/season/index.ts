@@ -44,6 +44,7 @@ export {
 	type ShortSide,
 	type Whose
 } from './ladder';
+export { followedBy, rolledOn, usualDays, type NextSeason } from './rollOn';
 export { dueOn, type DueSkill } from './dueNow';
 export { unpackSums, type FocusedSum, type PackedSum } from './sums';
 export {

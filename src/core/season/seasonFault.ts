@@ -1,5 +1,6 @@
 import type { Path } from '../base';
 import type { Season } from '../model/season';
+import { sceneFault, type SceneFault } from '../scene';
 import { lastDayOf } from './calendar';
 
 /** What a season may name: skills, units, grounds and drills of the team. */
@@ -24,7 +25,10 @@ export interface SeasonFault {
 		| 'no-phase'
 		| 'no-ground'
 		| 'no-drill'
-		| 'no-rung';
+		| 'no-rung'
+		| 'no-game'
+		| 'names-opponent'
+		| SceneFault['code'];
 	/** The day, name or id that it is about. */
 	value: string;
 }
@@ -83,7 +87,7 @@ function* gameFaults(season: Season): Generator<SeasonFault> {
 }
 
 function* idFaults(season: Season): Generator<SeasonFault> {
-	for (const list of ['phases', 'patterns', 'games', 'courses'] as const) {
+	for (const list of ['phases', 'patterns', 'games', 'courses', 'seeds', 'fixes'] as const) {
 		const twice = twiceIn(season[list] ?? [], ({ id }: { id: string }) => id);
 		if (twice) yield { path: [list, twice.index, 'id'], code: 'twice', value: twice.value };
 	}
@@ -130,6 +134,33 @@ function* namedFaults(season: Season, known: SeasonKnown): Generator<SeasonFault
 	}
 }
 
+function* sceneFaults(season: Season, known: SeasonKnown): Generator<SeasonFault> {
+	const { games = [], seeds = [], fixes = [] } = season;
+	const ids = new Set(games.map(({ id }) => id));
+	for (const [list, scenes] of [
+		['seeds', seeds],
+		['fixes', fixes]
+	] as const)
+		for (const [index, scene] of scenes.entries()) {
+			const at = (...path: Path): Path => [list, index, ...path];
+			const fault = sceneFault(scene);
+			if (fault) yield { ...fault, path: at(...fault.path) };
+			const { game, groundId, skills = [] } = scene;
+			if (game !== undefined && !ids.has(game))
+				yield { path: at('game'), code: 'no-game', value: game };
+			if (groundId !== undefined && !known.grounds.has(groundId))
+				yield { path: at('groundId'), code: 'no-ground', value: groundId };
+			const k = skills.findIndex((skill) => !known.skills.has(skill));
+			if (k >= 0) yield { path: at('skills', k), code: 'no-skill', value: skills[k] };
+			// Its name is the name of its drill, which players and helpers read.
+			const opponent = list === 'fixes' && games.find((each) => names(scene.name, each.opponent));
+			if (opponent) yield { path: at('name'), code: 'names-opponent', value: opponent.opponent };
+		}
+}
+
+/** Whether a text names somebody, whatever the case of its letters. */
+const names = (text: string, name: string) => text.toLowerCase().includes(name.toLowerCase());
+
 /**
  * What makes no sense in a season of a good shape; null where nothing is wrong. Phases are in order of time
  * and do not overlap; all days lie within the season; what is named is there.
@@ -140,7 +171,8 @@ export function seasonFault(season: Season, known: SeasonKnown): SeasonFault | n
 		stretchFaults(season),
 		gameFaults(season),
 		aimFaults(season, known),
-		namedFaults(season, known)
+		namedFaults(season, known),
+		sceneFaults(season, known)
 	])
 		for (const fault of faults) return fault;
 	return null;

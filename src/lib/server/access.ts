@@ -37,6 +37,9 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/ladders': { who: 'local', mostBytes: 100_000 },
 	'/[team]/practices/[practice]/calendar': reading,
 	'/[team]/season/lacks': reading,
+	'/[team]/fixes': { who: 'local', mostBytes: 4000 },
+	'/[team]/game-week': { who: 'local', mostBytes: 4000 },
+	'/[team]/scenes/[scene]': { who: 'local', mostBytes: 100_000 },
 	'/[team]/plan': { who: 'local', mostBytes: 1_000_000 },
 	'/[team]/plan/[practice]': reading,
 	'/[team]/season': { who: 'local', mostBytes: 20_000 },
@@ -58,5 +61,6 @@ export const ACCESS: Readonly<Record<string, Access>> = {
 	'/[team]/practices/[practice]/document': reading,
 	'/[team]/practices/[practice]/met': reading,
 	'/[team]/practices/[practice]/due': reading,
+	'/[team]/practices/[practice]/game-week': reading,
 	'/[team]/practices/[practice]/paper': reading
 };

@@ -42,6 +42,7 @@ export class BoardView {
 		| 'keys'
 		| 'borrow'
 		| 'draft'
+		| 'game'
 		| null = $state(null);
 	/** A drill of the shelf that is held over the board, and where in the window. */
 	held: Held | null = $state(null);

@@ -38,6 +38,7 @@ export default messages({
 	keepingChanges: 'Keeping changes',
 	theServerDoesNotAnswer: 'The server does not answer.',
 	saved: 'saved',
+	gameWeek: 'Next: {name}',
 	draft: 'Draft',
 	draftSays: 'Draft the {practice} from what is due and who is here',
 	keys: 'Keys',

@@ -8,6 +8,7 @@ export default messages({
 	groups: 'A card for each {group}',
 	adults: 'A card for each {adult}',
 	carry: 'What to carry',
+	starts: 'Starts of the next game, coaches only',
 	page: 'Paper',
 	isA4: 'A4',
 	isLetter: 'Letter',

@@ -63,6 +63,8 @@ export default messages({
 	shorterBlocksMayHaveMoreWaiting: 'Shorter {blocks} may have more waiting.',
 	aTalk: 'A talk',
 	theLongestTalk: 'The longest talk.',
+	gameTalk: 'The talk about the next {opponent}',
+	theLongestGameTalk: 'One talk, in the last {practice} before a game.',
 	stops: 'Stops',
 	theShareOfBlockThatThe: 'The share of {aBlock} that the coach may stop it to talk.',
 	ofLikeStrength: 'Of like strength',

@@ -30,6 +30,8 @@ export default messages({
 	dates: 'Dates',
 	targets: 'Targets',
 	ladders: 'Ladders',
+	fixes: 'Fix list',
+	gameWeek: 'Game week',
 	practices: '{Practices}',
 	templates: 'Templates',
 	drills: '{Drills}',

@@ -34,6 +34,7 @@
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/board';
 	import type { Surroundings } from '$core/model/bundle';
+	import type { GameWeek } from '$core/scene';
 	import { weekOf } from '$core/season';
 	import type { ServerState } from '$lib/state/saver';
 	import BoardDialogs from './BoardDialogs.svelte';
@@ -48,6 +49,7 @@
 			surroundings: Surroundings;
 			others: { id: string; date: string }[];
 			grounds: { id: string; name: string }[];
+			gameWeek: GameWeek | null;
 			/** Drills on the whole shelf. */
 			drillsOnShelf: number;
 		};
@@ -217,6 +219,7 @@
 			steps={editor}
 			{view}
 			week={weekOf(data.surroundings.season, editor.practice.date)}
+			game={data.gameWeek?.game.opponent}
 		/>
 		<Unsaved
 			outbox={editor.outbox}
@@ -292,6 +295,7 @@
 	met={whoMet.met}
 	others={data.others}
 	grounds={data.grounds}
+	gameWeek={data.gameWeek}
 	bind:lettersAreOn
 	onapply={apply}
 	onborrow={addPeriod}

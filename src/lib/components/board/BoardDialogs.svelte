@@ -3,6 +3,7 @@
 	import type { Period } from '$core/model/practice';
 	import { type Evaluation, playersOfLane } from '$core/playing';
 	import { type Edit, findBlock, findPeriod } from '$core/practice';
+	import type { GameWeek } from '$core/scene';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { WhoMet } from '$lib/state/whoMet.svelte';
 	import KeysDialog from './KeysDialog.svelte';
@@ -17,6 +18,7 @@
 		met,
 		others,
 		grounds,
+		gameWeek,
 		lettersAreOn = $bindable(),
 		onapply,
 		onborrow
@@ -29,6 +31,8 @@
 		others: { id: string; date: string }[];
 		/** The team's grounds, the usual one first. */
 		grounds: { id: string; name: string }[];
+		/** What it does to get ready for the next game; null where none comes. */
+		gameWeek: GameWeek | null;
 		lettersAreOn: boolean;
 		onapply: (edit: Edit) => void;
 		onborrow: (period: Period) => void;
@@ -42,7 +46,8 @@
 		people: () => import('$lib/components/people/PeopleDialog.svelte'),
 		practice: () => import('./PracticeDialog.svelte'),
 		borrow: () => import('./BorrowDialog.svelte'),
-		draft: () => import('$lib/components/draft/DraftDialog.svelte')
+		draft: () => import('$lib/components/draft/DraftDialog.svelte'),
+		game: () => import('$lib/components/scene/GameWeekDialog.svelte')
 	};
 	/** Milliseconds after which they are fetched ahead: on the grass the server may be gone by then. */
 	const AHEAD_AFTER = 1500;
@@ -113,6 +118,10 @@
 {:else if view.dialog === 'draft'}
 	{#await LOAD.draft() then { default: DraftDialog }}
 		<DraftDialog plan={evaluation} {onapply} onclose={close} />
+	{/await}
+{:else if view.dialog === 'game' && gameWeek}
+	{#await LOAD.game() then { default: GameWeekDialog }}
+		<GameWeekDialog plan={evaluation} week={gameWeek} onadd={onborrow} onclose={close} />
 	{/await}
 {:else if view.dialog === 'keys'}
 	<KeysDialog bind:areOn={lettersAreOn} onclose={close} />

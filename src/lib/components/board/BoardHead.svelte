@@ -17,13 +17,16 @@
 		findings,
 		steps,
 		view,
-		week
+		week,
+		game
 	}: {
 		evaluation: Evaluation;
 		findings: readonly Fault[];
 		steps: Steps;
 		view: BoardView;
 		week: number;
+		/** Whom the next game is against; undefined where none comes. */
+		game: string | undefined;
 	} = $props();
 
 	const say = useWords();
@@ -38,7 +41,14 @@
 
 <section class="head" aria-label={say(texts.practice)}>
 	<div class="what">
-		<h1 class="wide">{dayWords(practice.date)}</h1>
+		<div class="day">
+			<h1 class="wide">{dayWords(practice.date)}</h1>
+			{#if game}
+				<button class="link" onclick={() => (view.dialog = 'game')}
+					>{say(texts.gameWeek, { name: game })}</button
+				>
+			{/if}
+		</div>
 		<p>
 			<button
 				class="link"
@@ -136,6 +146,16 @@
 	}
 	.what {
 		max-width: 330px;
+	}
+	.day {
+		display: flex;
+		gap: 12px;
+		align-items: baseline;
+	}
+	.day .link {
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
 	}
 	h1 {
 		font-size: 19px;

@@ -6,9 +6,12 @@
 	import { moveCurve } from '../field/curve';
 	import RoleMark from '../field/RoleMark.svelte';
 	import Way from '../field/Way.svelte';
+	import Marking from '../field/Marking.svelte';
+	import type { Ground } from '$core/model/team';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/drafting';
-	import { linesOn, nearestSpot, snapped, type Tool } from './mapping';
+	import { linesOn, nearestSpot, snapped } from './mapLines';
+	import { lineOf, type Side, type Tool } from './mapping';
 	import type { SpotCalling } from './lines';
 	import type { WayEnd } from './wayRows';
 
@@ -20,18 +23,26 @@
 		drill,
 		calling,
 		tool,
+		markings = [],
 		onplace,
-		onjoin
+		onjoin,
+		onput
 	}: {
 		drill: Drill;
 		calling: SpotCalling;
 		tool: Tool;
+		/** What is painted on the ground under the grid. */
+		markings?: Ground['markings'];
 		onplace: (key: string, at: Point) => void;
 		/** A line was drawn; its ends are spots, or points in metres where no spot is. */
 		onjoin: (from: WayEnd, to: WayEnd) => void;
+		/** A token of a side is put down on the ground. */
+		onput?: (side: Side, at: Point) => void;
 	} = $props();
 
 	const say = useWords();
+	/** A line a metre on grounds up to so many metres long. */
+	const MOST_METRES = 45;
 	let map: HTMLElement | undefined = $state();
 	let pixels = $state(500);
 	/** A spot that is being dragged. */
@@ -41,22 +52,28 @@
 	/** The spot that the next line begins at, chosen by a press with the tool that is still in hand. */
 	let pressed = $state.raw<{ key: string; tool: Tool } | null>(null);
 	const begun = $derived(pressed?.tool === tool ? pressed.key : null);
+	/** The line that is drawn with the tool in hand; null where spots are placed. */
+	const line = $derived(lineOf(tool));
 
 	const length = $derived(drill.ground.length);
 	const width = $derived(drill.ground.width);
 	const perMetre = $derived(pixels / length);
 	/** Marks are drawn as large as on a field of this length. */
 	const scale = $derived(bibMetres({ length }) / 3.1);
-	const grid = $derived([
-		...Array.from({ length: Math.floor(length) + 1 }, (_, metre) => ({
-			d: `M${metre} 0V${width}`,
-			isFive: metre % 5 === 0
-		})),
-		...Array.from({ length: Math.floor(width) + 1 }, (_, metre) => ({
-			d: `M0 ${metre}H${length}`,
-			isFive: metre % 5 === 0
-		}))
-	]);
+	/** On a whole ground, metres would be too narrow to read. */
+	const every = $derived(length > MOST_METRES ? 5 : 1);
+	const grid = $derived(
+		[
+			...Array.from({ length: Math.floor(length) + 1 }, (_, metre) => ({
+				...{ d: `M${metre} 0V${width}`, metre }
+			})),
+			...Array.from({ length: Math.floor(width) + 1 }, (_, metre) => ({
+				...{ d: `M0 ${metre}H${length}`, metre }
+			}))
+		]
+			.filter(({ metre }) => metre % every === 0)
+			.map(({ d, metre }) => ({ d, isFive: metre % 5 === 0 && every === 1 }))
+	);
 	const metres = (value: number | undefined) => (Number.isFinite(value) ? (value as number) : 0);
 	const stored = $derived(
 		drill.spots.map(({ id, role, x, y }) => ({ key: id, role, x: metres(x), y: metres(y) }))
@@ -91,7 +108,7 @@
 			const own = stored.find((spot) => spot.key === key);
 			if (!own) return;
 			const to = { x: own.x + by.x / perMetre, y: own.y + by.y / perMetre };
-			if (tool === 'place') pulled = { key, at: snapped(to, drill.ground) };
+			if (!line) pulled = { key, at: snapped(to, drill.ground) };
 			else drawn = { from: key, start: own, to: atPointer(by), over: spotUnder(by) };
 		},
 		ondrop() {
@@ -107,7 +124,7 @@
 	/** A way may begin where no spot is; a move may not. */
 	const groundDrag: DragHandlers = {
 		onmove(by) {
-			if (tool === 'place' || tool === 'move') return;
+			if (!line || line === 'move') return;
 			const start = snapped(inMetres(by.clientX - by.x, by.clientY - by.y), drill.ground);
 			drawn = { from: [start.x, start.y], start, to: atPointer(by), over: spotUnder(by) };
 		},
@@ -115,7 +132,7 @@
 		oncancel: () => (drawn = null)
 	};
 	function press(key: string) {
-		if (tool === 'place') return;
+		if (!line) return;
 		if (begun !== null) onjoin(begun, key);
 		pressed = begun === null ? { key, tool } : null;
 	}
@@ -124,14 +141,18 @@
 			event.preventDefault();
 			pressed = null;
 		}
-		const by = tool === 'place' ? arrowStep(event) : null;
+		const by = line ? null : arrowStep(event);
 		if (!by) return;
 		event.preventDefault();
 		onplace(key, snapped({ x: x + by.x / 2, y: y + by.y / 2 }, drill.ground));
 	}
+	function put(event: MouseEvent) {
+		if (tool === 'ours' || tool === 'theirs')
+			onput?.(tool, snapped(inMetres(event.clientX, event.clientY), drill.ground));
+	}
 	const hint = $derived(
-		tool === 'place'
-			? say(texts.dragASpotOrMoveIt)
+		!line
+			? say(tool === 'place' ? texts.dragASpotOrMoveIt : texts.pressTheGround)
 			: begun === null
 				? say(texts.drawFromASpotToAnother)
 				: say(texts.fromPressTheSpotThatIt, { name: calling.nameOf(begun) })
@@ -141,7 +162,7 @@
 <p role="status">{hint}</p>
 <div
 	class="map"
-	class:draws={tool !== 'place'}
+	class:draws={line !== null || tool !== 'place'}
 	bind:this={map}
 	bind:clientWidth={pixels}
 	style:aspect-ratio="{length} / {width}"
@@ -153,6 +174,7 @@
 		{#each grid as { d, isFive } (d)}
 			<path class="grid" class:five={isFive} {d} vector-effect="non-scaling-stroke" />
 		{/each}
+		{#each markings as marking, index (index)}<g class="marks"><Marking {marking} /></g>{/each}
 		{#each lines as { key, kind, from, to } (key)}
 			<Way
 				{kind}
@@ -161,16 +183,18 @@
 				{scale}
 			/>
 		{/each}
-		{#if drawn && tool !== 'place'}
+		{#if drawn && line}
 			<Way
-				kind={tool}
+				kind={line}
 				d="M{drawn.start.x} {drawn.start.y}L{drawn.to.x} {drawn.to.y}"
 				end={drawn.to}
 				{scale}
 			/>
 		{/if}
 	</svg>
-	<div class="ground" {@attach dragged(() => groundDrag)}></div>
+	<!-- By keys, tokens are added by the buttons below and moved with the arrows. -->
+	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+	<div class="ground" onclick={put} {@attach dragged(() => groundDrag)}></div>
 	{#each placed as spot (spot.key)}
 		<button
 			type="button"
@@ -183,7 +207,7 @@
 				x: spot.x,
 				y: spot.y
 			})}
-			aria-pressed={tool === 'place' ? undefined : begun === spot.key}
+			aria-pressed={line ? begun === spot.key : undefined}
 			onclick={() => press(spot.key)}
 			onkeydown={(event) => down(event, spot)}
 			{@attach dragged(() => dragOf(spot.key))}
@@ -216,6 +240,9 @@
 		stroke: #fff;
 		stroke-width: 1;
 		opacity: 0.7;
+	}
+	.marks {
+		--turf-line: var(--ink-soft);
 	}
 	.five {
 		stroke-width: 2;

@@ -7,7 +7,7 @@ import { DrillDraft } from './draft.svelte';
 import { FIELD_GROUPS, groupOf } from './fields';
 import { type SpotCalling } from './lines';
 import { PART_TABLES, partColumns, partRows, type PartRow } from './partRows';
-import { linesOn, nearestSpot, snapped } from './mapping';
+import { linesOn, nearestSpot, snapped } from './mapLines';
 import { skillRows, skillsIn } from './skillRows';
 import { newSpotRow, spotColumns, spotRows, spotsIn } from './spotRows';
 import { wayRows, waysIn, withWay } from './wayRows';

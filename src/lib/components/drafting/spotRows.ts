@@ -1,4 +1,6 @@
 import type { Drill, Spot } from '$core/model/drill';
+import type { Point } from '$core/playing';
+import type { Side } from './mapping';
 import { fieldColumn, type Column, type TypedRow } from '../table/columns';
 import { numberIn, type SpotCalling } from './lines';
 import texts from '$texts/drafting';
@@ -46,7 +48,7 @@ export const spotRows = ({ spots, rotation }: Drill, { nameOf }: SpotCalling): S
 	}));
 
 /** A row for a spot that is new, with one worker in the middle. */
-export const newSpotRow = (key: string, { ground }: Drill): SpotRow => ({
+export const newSpotRow = (key: string, { ground }: Pick<Drill, 'ground'>): SpotRow => ({
 	key,
 	name: '',
 	role: 'worker',
@@ -62,6 +64,25 @@ export const newSpotRow = (key: string, { ground }: Drill): SpotRow => ({
 	joins: '',
 	reps: '',
 	job: ''
+});
+
+/** The first of some names that no row has. */
+const freeName = (rows: readonly SpotRow[], names: (k: number) => string): string => {
+	for (let k = 1; ; k += 1) if (!rows.some(({ name }) => name === names(k))) return names(k);
+};
+
+/** A, B and so on; after Z comes A2. */
+const letterOf = (k: number): string =>
+	String.fromCharCode(65 + ((k - 1) % 26)) + (k > 26 ? String(Math.ceil(k / 26)) : '');
+
+/** A row for a token of a scene: ours go by numbers, theirs by letters. */
+export const tokenRow = (
+	key: string,
+	{ side, at, rows }: { side: Side; at: Point; rows: readonly SpotRow[] }
+): SpotRow => ({
+	...newSpotRow(key, { ground: { length: 2 * at.x, width: 2 * at.y } }),
+	...{ goesTo: key, role: side === 'ours' ? 'worker' : 'opponent' },
+	name: freeName(rows, side === 'ours' ? String : letterOf)
 });
 
 /** A number that is there only where something is typed. */
@@ -106,14 +127,10 @@ export function spotsIn(
 const coded = (ids: readonly string[], say: Say) =>
 	ids.map((id) => ({ id, name: called(id, say) }));
 
-/** The columns of the spots' table; a spot goes to any of them. */
-export function spotColumns(
-	rows: readonly SpotRow[],
-	{ units, hasResult }: { units: readonly { id: string; name: string }[]; hasResult: boolean },
-	say: Say
-): Column<SpotRow>[] {
-	const of = ({ name }: SpotRow) => name || say(texts.aNewSpot);
-	const plain = (
+/** Makes columns that are labelled by their heading and what the row is called. */
+const columnMaker =
+	(say: Say) =>
+	(
 		id: keyof SpotRow & string,
 		heading: string,
 		kind: Column<SpotRow>['kind'],
@@ -122,9 +139,37 @@ export function spotColumns(
 		fieldColumn<SpotRow, typeof id>(id, {
 			heading,
 			kind,
-			label: (row) => say(texts.ofRow, { heading, spot: of(row) }),
+			label: (row) => say(texts.ofRow, { heading, spot: row.name || say(texts.aNewSpot) }),
 			...more
 		});
+
+/** The columns of a scene's tokens. */
+export function tokenColumns(
+	units: readonly { id: string; name: string }[],
+	say: Say
+): Column<SpotRow>[] {
+	const plain = columnMaker(say);
+	const sides = [
+		{ id: 'worker', name: say(texts.ours) },
+		{ id: 'opponent', name: say(texts.theirs) },
+		{ id: 'feeder', name: say(texts.theBall) }
+	];
+	return [
+		plain('name', say(texts.token), 'text', { label: () => say(texts.token), isStrong: true }),
+		plain('role', say(texts.side), 'choice', { options: sides, isNeeded: true }),
+		plain('x', 'x, m', 'number'),
+		plain('y', 'y, m', 'number'),
+		plain('unit', say(texts.unit), 'choice', { options: units })
+	];
+}
+
+/** The columns of the spots' table; a spot goes to any of them. */
+export function spotColumns(
+	rows: readonly SpotRow[],
+	{ units, hasResult }: { units: readonly { id: string; name: string }[]; hasResult: boolean },
+	say: Say
+): Column<SpotRow>[] {
+	const plain = columnMaker(say);
 	return [
 		plain('name', say(texts.spot), 'text', { label: () => say(texts.spot), isStrong: true }),
 		plain('role', say(texts.role), 'choice', {

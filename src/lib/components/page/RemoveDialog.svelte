@@ -15,6 +15,7 @@
 		says,
 		field,
 		value,
+		also = {},
 		button = say(texts.removeForGood),
 		onclose
 	}: {
@@ -25,6 +26,8 @@
 		/** The field that names it to the action `remove`. */
 		field: string;
 		value: string;
+		/** Other fields that the action reads. */
+		also?: Readonly<Record<string, string>>;
 		button?: string;
 		onclose: () => void;
 	} = $props();
@@ -50,6 +53,11 @@
 
 <form method="POST" action="?/remove" bind:this={form} hidden use:enhance={answered}>
 	<input type="hidden" name={field} {value} />
+	{#each Object.entries(also) as [name, said] (name)}<input
+			type="hidden"
+			{name}
+			value={said}
+		/>{/each}
 </form>
 <Modal
 	open

@@ -25,7 +25,9 @@ export const SECTIONS: readonly Section[] = [
 			{ id: 'calendar', name: texts.calendar },
 			{ id: 'dates', name: texts.dates },
 			{ id: 'targets', name: texts.targets },
-			{ id: 'ladders', name: texts.ladders }
+			{ id: 'ladders', name: texts.ladders },
+			{ id: 'fixes', name: texts.fixes },
+			{ id: 'game-week', name: texts.gameWeek }
 		]
 	},
 	{

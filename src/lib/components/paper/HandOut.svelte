@@ -2,6 +2,7 @@
 	import type { Evaluation } from '$core/playing';
 	import CarryTable from './CarryTable.svelte';
 	import type { Kind } from './handOut';
+	import StartsSheet from './StartsSheet.svelte';
 	import StationCards from './StationCards.svelte';
 	import WayCards from './WayCards.svelte';
 
@@ -19,9 +20,15 @@
 	} = $props();
 </script>
 
-<article class:letter={isLetter} class:one={kind === 'carry' || kind === 'adults'} data-kind={kind}>
+<article
+	class:letter={isLetter}
+	class:one={kind === 'carry' || kind === 'adults' || kind === 'starts'}
+	data-kind={kind}
+>
 	{#if kind === 'stations'}
 		<StationCards {evaluation} {numbersOnly} />
+	{:else if kind === 'starts'}
+		<StartsSheet {evaluation} />
 	{:else if kind === 'carry'}
 		<CarryTable {evaluation} />
 	{:else}

@@ -17,7 +17,8 @@
 		stations: say(texts.stations),
 		groups: say(texts.groups),
 		adults: say(texts.adults),
-		carry: say(texts.carry)
+		carry: say(texts.carry),
+		starts: say(texts.starts)
 	};
 </script>
 
@@ -36,6 +37,6 @@
 		<SelectItem value="letter" text={say(texts.isLetter)} />
 	</Select>
 {/if}
-{#if kind !== 'plan' && kind !== 'carry'}
+{#if kind !== 'plan' && kind !== 'carry' && kind !== 'starts'}
 	<Checkbox labelText={say(texts.numbersOnly)} bind:checked={numbersOnly} />
 {/if}

@@ -7,7 +7,7 @@ import texts from '$texts/handOut';
 import type { Say } from '$words';
 
 /** What is printed of a practice. */
-export const KINDS = ['plan', 'stations', 'groups', 'adults', 'carry'] as const;
+export const KINDS = ['plan', 'stations', 'groups', 'adults', 'carry', 'starts'] as const;
 export type Kind = (typeof KINDS)[number];
 
 /** How people are called on paper: by number and first name, or by the number alone. */

@@ -184,6 +184,23 @@ export async function listDays(
 	return rows;
 }
 
+/** In which practices that are not cancelled or archived some drills are, in order of time. */
+export async function drillsIn(
+	db: Queryable,
+	teamId: string,
+	drills: readonly string[]
+): Promise<{ practice: string; date: string; drill: string }[]> {
+	if (drills.length === 0) return [];
+	const { rows } = await db.query<{ practice: string; date: string; drill: string }>(
+		`select distinct p.id as practice, p.date::text as date, p.start, used.id #>> '{}' as drill
+		 from practice p, jsonb_path_query(p.body, '$.periods[*].lanes[*].blocks[*].drill.id') as used (id)
+		 where p.team_id = $1 and not p.archived and p.state <> 'cancelled' and used.id #>> '{}' = any($2)
+		 order by date, p.start, practice`,
+		[teamId, drills]
+	);
+	return rows.map(({ practice, date, drill }) => ({ practice, date, drill }));
+}
+
 /** When and where a team's practices that are not archived are, in order of time. */
 export async function listPracticeFacts(db: Queryable, teamId: string): Promise<PracticeFacts[]> {
 	const { rows } = await db.query<Omit<PracticeFacts, 'groundId'> & { ground: string | null }>(

@@ -11,6 +11,7 @@ import { findPractice } from '../../repositories/practices';
 import { listSeasonPractices } from '../../repositories/season';
 import { listSeasons } from '../../repositories/teams';
 import { moveGame, partsOf, stampOfParts } from './changeSeason';
+import { loadLadders, nextRungs, seasonOf } from './loadSeason';
 import { createSeason } from './createSeason';
 import { makePractices } from './makePractices';
 
@@ -131,8 +132,7 @@ describe('what is changed of a season', () => {
 	test('another season follows with the usual days, and overlaps none', async () => {
 		const make = (firstDay: string) =>
 			createSeason(season.db, {
-				teamId,
-				after: seasonId,
+				...{ teamId, after: seasonId, rollsOn: false },
 				wanted: { name: 'Autumn', firstDay, weeks: 10 }
 			});
 		expect(placeOf(await make('2027-06-01'))).toBe('firstDay');
@@ -141,5 +141,28 @@ describe('what is changed of a season', () => {
 		expect(placeOf(await season.change({ weeks: 15 }))).toBe('firstDay');
 		expect(autumn).toMatchObject({ name: 'Autumn', patterns: [{ weekdays: [2, 4] }] });
 		expect(partsOf(autumn, ['games', 'phases'])).toEqual({ games: [], phases: [] });
+	});
+
+	test('the next season rolls on: its ladders stand where they stood, with what is open to fix', async () => {
+		const dayIn = '2027-06-08';
+		const ladders = async () => {
+			const of = await seasonOf(season.db, teamId, { today: dayIn });
+			if (!of) throw new Error('there is no season');
+			const view = await loadLadders(season.db, teamId, { ...of, whose: null });
+			return { id: of.season.id, next: nextRungs(view, view.drills) };
+		};
+		const stood = await ladders();
+		expect(stood.next.length).toBeGreaterThan(10);
+		const wanted = { name: 'Summer', firstDay: '2027-06-07', weeks: 7 };
+		const bad = { ...wanted, firstDay: '2027-02-31' };
+		const roll = (as: typeof wanted) =>
+			createSeason(season.db, { teamId, after: seasonId, rollsOn: true, wanted: as });
+		expect(placeOf(await roll(bad))).toBe('firstDay');
+		const made = await roll(wanted);
+		expect(await ladders()).toEqual({ id: made.ok && made.value, next: stood.next });
+		const [before, after] = await listSeasons(season.db, teamId);
+		expect(after.fixes?.map(({ id }) => id)).toEqual(['late-runner', 'slow-free-hit']);
+		expect(after.targets).toHaveLength(before.targets?.length ?? 0);
+		expect(after.seeds).toBeUndefined();
 	});
 });

@@ -75,6 +75,16 @@ function faultWords({ code, value }: SeasonFault, season: Season): string {
 			return say(texts.notADrill);
 		case 'no-rung':
 			return say(texts.notARung);
+		case 'no-game':
+			return say(texts.noGame);
+		case 'names-opponent':
+			return say(texts.namesOpponent, { name: value });
+		case 'token-twice':
+			return say(texts.tokenTwice, { name: value });
+		case 'off-ground':
+			return say(texts.offGround);
+		case 'no-token':
+			return say(texts.noToken, { name: value });
 		default:
 			return assertNever(code);
 	}
@@ -116,6 +126,17 @@ function inOrder({ phases = [] }: SeasonParts) {
 const heldTargets = ({ targets = [], phases = [] }: Season) =>
 	targets.filter((target) => phases.some(({ id }) => id === target.phase));
 
+/** Seeds of games that there are; those of a game that was removed go with it, and a fix forgets where it was seen. */
+function heldScenes({ seeds, fixes, games = [] }: Season): Partial<Season> {
+	const isThere = (id: string | undefined) => games.some((game) => game.id === id);
+	return {
+		...(seeds && { seeds: seeds.filter(({ game }) => isThere(game)) }),
+		...(fixes && {
+			fixes: fixes.map(({ game, ...fix }) => (isThere(game) ? { ...fix, game } : fix))
+		})
+	};
+}
+
 /** The key of a row that is new on a form begins so. */
 const isNew = (id: string) => id.startsWith('new-');
 
@@ -140,9 +161,28 @@ function merged(season: Season, wanted: SeasonParts): Season {
 		...(wanted.phases && { phases: withIds(inOrder(wanted).phases) }),
 		...(wanted.patterns && { patterns: withIds(wanted.patterns) }),
 		...(wanted.courses && { courses: withIds(wanted.courses) }),
-		...(wanted.games && { games: withIds(withChanges(wanted.games, season.games ?? [])) })
+		...(wanted.games && { games: withIds(withChanges(wanted.games, season.games ?? [])) }),
+		...(wanted.seeds && { seeds: withIds(wanted.seeds) }),
+		...(wanted.fixes && { fixes: withIds(wanted.fixes) })
 	};
-	return wanted.phases ? { ...next, targets: heldTargets(next) } : next;
+	return {
+		...next,
+		...(wanted.phases && { targets: heldTargets(next) }),
+		...(wanted.games && heldScenes(next))
+	};
+}
+
+/** Stores a season as it is to be from now on, where it makes sense among the seasons of its team. */
+export async function putSeason(
+	tx: Queryable,
+	teamId: string,
+	next: Season,
+	seasons: readonly Season[]
+): Promise<Result<Season, Misfit>> {
+	const misfit = (await seasonMisfit(tx, teamId, next)) ?? overlapOf(next, seasons);
+	if (misfit) return fail(misfit);
+	await saveSeason(tx, teamId, next);
+	return ok(next);
 }
 
 /** Moves a game of a season to another day. */
@@ -186,14 +226,11 @@ export async function changeSeason(
 		const stale = staleness(base, partsOf(season, Object.keys(wanted) as (keyof SeasonParts)[]));
 		if (stale) return fail(stale);
 		const next = merged(season, wanted);
-		const misfit = (await seasonMisfit(tx, teamId, next)) ?? overlapOf(next, seasons);
-		if (misfit) {
-			const [list, index, ...rest] = misfit.path;
-			const isMoved = wanted.phases && list === 'phases' && typeof index === 'number';
-			const path = isMoved ? [list, inOrder(wanted).from[index], ...rest] : misfit.path;
-			return fail({ ...misfit, path });
-		}
-		await saveSeason(tx, teamId, next);
-		return ok(next);
+		const put = await putSeason(tx, teamId, next, seasons);
+		if (put.ok) return put;
+		const [list, index, ...rest] = put.failure.path;
+		const isMoved = wanted.phases && list === 'phases' && typeof index === 'number';
+		const path = isMoved ? [list, inOrder(wanted).from[index], ...rest] : put.failure.path;
+		return fail({ ...put.failure, path });
 	});
 }

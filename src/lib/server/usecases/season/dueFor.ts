@@ -1,4 +1,5 @@
 import { addDays } from '$core/conditions';
+import { seasonOn } from '$core/practice';
 import {
 	dueOn,
 	lastDayOf,
@@ -13,8 +14,9 @@ import { listSeasonPractices } from '../../repositories/season';
 import { sumSkills } from '../../repositories/seasonSums';
 import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
+import { listSeasons } from '../../repositories/teams';
 import { loadMeetings } from '../views';
-import { loadLadders, nextRungs } from './loadSeason';
+import { ladderDaysOf, loadLadders, nextRungs } from './loadSeason';
 
 /** Days that are looked back for drills that want variety. */
 const LOOKED_BACK = 28;
@@ -55,12 +57,18 @@ export async function loadDueFor(
 	const { date, start } = stored.practice;
 	const around = await loadSurroundings(db, teamId, { day: date });
 	if (!around) return undefined;
-	const { season, team, players } = around;
+	const { team, players } = around;
+	const seasons = await listSeasons(db, teamId);
+	const season = seasonOn(seasons, date);
+	if (!season) return undefined;
 	const days = { first: season.firstDay, last: lastDayOf(season) };
 	const before = (await listSeasonPractices(db, teamId, days)).filter(
 		(each) => each.state !== 'cancelled' && `${each.date} ${each.start}` < `${date} ${start}`
 	);
-	const ladders = await loadLadders(db, teamId, { days, whose: null });
+	const ladders = await loadLadders(db, teamId, {
+		ladderDays: ladderDaysOf(season, seasons),
+		whose: null
+	});
 	const tallies = await listTallies(db, teamId, days);
 	const { now } = dueOn(date, {
 		season,

@@ -96,7 +96,7 @@ export async function loadLadderPage(
 		.reverse();
 	const chosen = practiceId ?? held[0]?.id;
 	return {
-		ladders: await loadLadders(db, teamId, { days: of.days, whose }),
+		ladders: await loadLadders(db, teamId, { ladderDays: of.ladderDays, whose }),
 		sides: await sumSides(db, teamId, of.days),
 		held,
 		counting: chosen === undefined ? null : await loadCounting(db, teamId, chosen),

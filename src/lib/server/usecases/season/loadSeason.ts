@@ -5,6 +5,7 @@ import type { Push, Ruling } from '$core/model/ladders';
 import type { Season } from '$core/model/season';
 import { toContext } from '$core/practice';
 import {
+	followedBy,
 	lacking,
 	byNews,
 	ladderOf,
@@ -46,6 +47,14 @@ export interface SeasonOf {
 	seasons: { id: string; name: string }[];
 	around: Surroundings;
 	days: SeasonDays;
+	/** The days that its ladders stand on: those of the seasons that it goes on from, too. */
+	ladderDays: SeasonDays;
+}
+
+/** The days that the ladders of a season stand on. */
+export function ladderDaysOf(season: Season, seasons: readonly Season[]): SeasonDays {
+	const firsts = [season, ...followedBy(season, seasons)].map(({ firstDay }) => firstDay);
+	return { first: firsts.sort()[0], last: lastDayOf(season) };
 }
 
 /** The season that a page is about: the one that is asked for, else that of today. Undefined where there is none. */
@@ -57,11 +66,13 @@ export async function seasonOf(
 	const season = await findSeason(db, teamId, { id, day: today });
 	const around = season && (await loadSurroundings(db, teamId, { day: today }));
 	if (!around) return undefined;
+	const seasons = await listSeasons(db, teamId);
 	return {
 		season,
-		seasons: (await listSeasons(db, teamId)).map(({ id, name }) => ({ id, name })),
+		seasons: seasons.map(({ id, name }) => ({ id, name })),
 		around,
-		days: { first: season.firstDay, last: lastDayOf(season) }
+		days: { first: season.firstDay, last: lastDayOf(season) },
+		ladderDays: ladderDaysOf(season, seasons)
 	};
 }
 
@@ -114,14 +125,17 @@ async function hadBy(
 	};
 }
 
-/** What was run and counted in a season, of everybody or of a player. */
+/** What the ladders of a season stand on, of everybody or of a player. */
 export async function loadLadders(
 	db: Queryable,
 	teamId: string,
-	{ days, whose }: Pick<SeasonOf, 'days'> & { whose: PlayerOrAll }
+	{
+		ladderDays: days,
+		whose
+	}: Pick<SeasonOf, 'ladderDays'> & { whose: (PlayerOrAll & { unit?: string | null }) | null }
 ): Promise<LadderView> {
 	const runs = whose
-		? (await hadBy(db, teamId, { days, ...whose, unit: null })).runs
+		? (await hadBy(db, teamId, { days, unit: null, ...whose })).runs
 		: await listRuns(db, teamId, days);
 	return laddersOf(db, teamId, { days, runs });
 }
@@ -143,7 +157,7 @@ export interface SeasonView {
 export async function loadSeason(
 	db: Queryable,
 	teamId: string,
-	{ season, around, days, whose }: SeasonOf & { whose: PlayerOrAll }
+	{ season, around, days, ladderDays, whose }: SeasonOf & { whose: PlayerOrAll }
 ): Promise<SeasonView> {
 	const shown = around.players.filter(({ id }) => !whose || id === whose.player);
 	const own = whose && { ...whose, unit: shown[0]?.unit ?? null };
@@ -152,12 +166,9 @@ export async function loadSeason(
 		(all) => all.length,
 		({ unit }) => unit ?? null
 	);
-	const { sums, runs } = own
-		? await hadBy(db, teamId, { days, ...own })
-		: {
-				sums: await sumSkills(db, teamId, days),
-				runs: await listRuns(db, teamId, days)
-			};
+	const sums = own
+		? (await hadBy(db, teamId, { days, ...own })).sums
+		: await sumSkills(db, teamId, days);
 	return {
 		practices: await listSeasonPractices(db, teamId, days),
 		sums,
@@ -166,7 +177,7 @@ export async function loadSeason(
 			: await sumCosts(db, teamId, days),
 		counts: [...counts],
 		pushes: await listPushes(db, teamId, season.id),
-		ladders: await laddersOf(db, teamId, { days, runs }),
+		ladders: await loadLadders(db, teamId, { ladderDays, whose: own }),
 		jump: toContext(around).limits.loadJump
 	};
 }

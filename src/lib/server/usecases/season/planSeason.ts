@@ -6,6 +6,7 @@ import { closed, Id } from '$core/model/fields';
 import { BriefItem, type Practice } from '$core/model/practice';
 import type { Drill } from '$core/model/drill';
 import type { Season } from '$core/model/season';
+import { addDays } from '$core/conditions';
 import { trained, type SkillAreas } from '$core/model/skill';
 import { drillsIn, toContext } from '$core/practice';
 import { asPlanned, isFree, type PlanView, type SeasonPlanInput } from '$core/seasonPlan';
@@ -13,6 +14,8 @@ import { targetsOf, unpackSums } from '$core/season';
 import { readShape, type Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { listNewest } from '../../repositories/drills';
+import { listSeasonPractices } from '../../repositories/season';
+import { sumSkills } from '../../repositories/seasonSums';
 import { listAtHand } from '../../repositories/shelf';
 import { listPlanned, lockPractice } from '../../repositories/practices';
 import { applyStored } from '../practices/saveEdits';
@@ -77,6 +80,7 @@ export async function loadPlan(
 		season,
 		around,
 		days,
+		ladderDays,
 		today,
 		view
 	}: SeasonOf & {
@@ -98,7 +102,19 @@ export async function loadPlan(
 	const context = toContext({ ...around, drills });
 	const { shelf, limits } = context;
 	const held = view.practices.filter(({ state, date }) => state === 'held' && date < today);
-	const dateOf = new Map(held.map(({ id, date }) => [id, date]));
+	// What the seasons before gave: which skills may come after others, and how often they were there.
+	const earlier =
+		ladderDays.first < days.first
+			? { first: ladderDays.first, last: addDays(days.first, -1) }
+			: null;
+	const heldEarlier = (earlier ? await listSeasonPractices(db, teamId, earlier) : []).filter(
+		({ state }) => state === 'held'
+	);
+	const dateOf = new Map([...heldEarlier, ...held].map(({ id, date }) => [id, date]));
+	const had = [
+		...(earlier ? unpackSums(await sumSkills(db, teamId, earlier)) : []),
+		...unpackSums(sums)
+	];
 	// What all of a unit had counts for one of them, which gives the same means.
 	const first = new Map(
 		[...group(players, ({ unit }) => unit ?? null)].map(([unit, [one]]) => [unit, one.id])
@@ -118,7 +134,7 @@ export async function loadPlan(
 			units: Object.fromEntries(players.flatMap(({ id, unit }) => (unit ? [[id, unit]] : []))),
 			skills: skillsOf(season, team.skillAreas),
 			drills: free,
-			done: unpackSums(sums).flatMap(({ practice, unit, skill, seconds, focus }) => {
+			done: had.flatMap(({ practice, unit, skill, seconds, focus }) => {
 				const [date, player] = [dateOf.get(practice), first.get(unit)];
 				return date && player ? [{ date, skill, player, seconds, focus }] : [];
 			}),

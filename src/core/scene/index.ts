@@ -1,0 +1,10 @@
+export { BALL, drawingOf, sceneOf } from './drawnScene';
+export { gameWeekOf, nextGame, seedAt, type DatedPractice, type GameWeek } from './gameWeek';
+export { sceneFault, type SceneFault } from './sceneFault';
+export {
+	LIVE_MINUTES,
+	LIVE_RUNG,
+	sceneDrill,
+	WALK_MINUTES,
+	type SceneDrillOptions
+} from './sceneDrill';

@@ -1,0 +1,1 @@
+export { setUpScene } from './setUpScene';
