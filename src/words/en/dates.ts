@@ -47,8 +47,9 @@ export default messages({
 	make: 'Make {count, plural, one {# {practice}} other {# {practices}}}',
 	saveFirst: 'Save first, then make the {practices}.',
 	noneToMake: 'Every usual day to come has its {practice}.',
-	newSeason: 'New season',
-	newSeasonSays:
-		'Follows this one, with its usual days. Ladders and what was trained stay with the team.',
+	newSeason: 'Roll on to the next season',
+	newSeasonSays: 'Follows this one, with its usual days.',
+	rollOn:
+		'Go on where this one stands: phases and targets stretched to the new weeks, floors, courses, ladders, and what is open on the fix list',
 	createSeason: 'Create season'
 });

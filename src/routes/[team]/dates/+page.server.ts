@@ -69,6 +69,7 @@ export const actions: Actions = {
 		const created = await createSeason(await useDb(), {
 			teamId: params.team,
 			after: textField(form, 'season'),
+			rollsOn: textField(form, 'rollsOn') !== '',
 			wanted: {
 				name: textField(form, 'name'),
 				firstDay: textField(form, 'firstDay'),

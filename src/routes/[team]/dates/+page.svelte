@@ -194,6 +194,10 @@
 				max={60}
 				value={12}
 			/>
+			<label class="tickable carry">
+				<input type="checkbox" name="rollsOn" checked />
+				{say(texts.rollOn)}
+			</label>
 			<Button type="submit" size="field">{say(texts.createSeason)}</Button>
 		</form>
 	</Fold>
@@ -215,6 +219,9 @@
 		gap: 16px;
 		align-items: end;
 		max-width: 760px;
+	}
+	.carry {
+		grid-column: 1 / -1;
 	}
 	.make {
 		display: flex;
