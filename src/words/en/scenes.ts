@@ -22,7 +22,7 @@ export default messages({
 	notSetUp: 'Not set up yet',
 	setItUp: 'Set it up',
 	in: 'In',
-	setUpSays: '5 min behind the warm-up: walked through for 2, then live for 3.',
+	setUpSays: '5 min early in the {practice}: walked through for 2, then live for 3.',
 	tick: 'Tick as fixed',
 	openAgain: 'Open again',
 	edit: 'Edit',

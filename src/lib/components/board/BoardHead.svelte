@@ -139,7 +139,7 @@
 	.head {
 		display: flex;
 		align-items: center;
-		gap: 8px 26px;
+		gap: 8px 18px;
 		padding: 7px 16px;
 		border-bottom: 1px solid var(--ink);
 		flex-wrap: wrap;
@@ -175,7 +175,7 @@
 	dl {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 24px;
+		gap: 4px 17px;
 		flex: 1;
 	}
 	dl div {

@@ -82,6 +82,15 @@
 		stored.map((spot) => (pulled?.key === spot.key ? { ...spot, ...pulled.at } : spot))
 	);
 	const lines = $derived(linesOn(drill, placed));
+	/** Spots on top of each other are named one below the other. */
+	const STACKED = 28;
+	const shown = $derived(
+		placed.map((spot, index) => {
+			const isUnder = ({ x, y }: Point) =>
+				Math.hypot(x - spot.x, y - spot.y) * perMetre < STACKED / 2;
+			return { ...spot, below: placed.slice(0, index).filter(isUnder).length * STACKED };
+		})
+	);
 
 	const inMetres = (clientX: number, clientY: number): Point => {
 		const { left = 0, top = 0 } = map?.getBoundingClientRect() ?? {};
@@ -195,13 +204,13 @@
 	<!-- By keys, tokens are added by the buttons below and moved with the arrows. -->
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 	<div class="ground" onclick={put} {@attach dragged(() => groundDrag)}></div>
-	{#each placed as spot (spot.key)}
+	{#each shown as spot (spot.key)}
 		<button
 			type="button"
 			class:begun={begun === spot.key}
 			class:leftward={spot.x > length / 2}
 			data-spot={spot.key}
-			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre}px"
+			style="left:{spot.x * perMetre}px;top:{spot.y * perMetre + spot.below}px"
 			aria-label={say(texts.spotMM, {
 				name: calling.nameOf(spot.key) || 'new',
 				x: spot.x,
