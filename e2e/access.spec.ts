@@ -54,6 +54,17 @@ const screens: [string, string, (page: Page) => Promise<void>][] = [
 				.click()
 	],
 	['games from a file', '/saltmarsh/calendar/games', async () => {}],
+	['fix list', '/saltmarsh/fixes', async (page) => page.getByText('Fixed, 1').click()],
+	['game week', '/saltmarsh/game-week', async () => {}],
+	['a scene', '/saltmarsh/scenes/late-runner?list=fixes', async () => {}],
+	[
+		'starts on the board',
+		'/saltmarsh/practices/2027-04-15',
+		async (page) => {
+			await page.getByRole('button', { name: 'Next: Orrin Quay' }).click();
+			await expect(page.getByRole('button', { name: 'Add the talk' })).toBeVisible();
+		}
+	],
 	['dates', '/saltmarsh/dates', async () => {}],
 	['targets', '/saltmarsh/targets', async () => {}],
 	['ladders', '/skerryside/ladders', async () => {}],

@@ -101,10 +101,33 @@ const SHOTS: readonly Shot[] = [
 			await page.getByRole('button', { name: 'Use this plan' }).waitFor({ timeout: 60_000 });
 		}
 	},
+	{
+		file: 'scene',
+		path: '/saltmarsh/scenes/late-runner?list=fixes',
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			await page
+				.getByRole('group', { name: 'Spots on a grid of metres' })
+				.evaluate((map) => map.scrollIntoView({ block: 'center' }));
+		}
+	},
+	{
+		file: 'fix-block',
+		path: '/saltmarsh/fixes',
+		width: 1280,
+		height: 800,
+		reach: async (page) => {
+			const card = page.getByRole('article', { name: 'Nobody went with the late runner' });
+			await card.getByLabel('In').selectOption('2027-04-13');
+			await card.getByRole('button', { name: 'Set it up' }).click();
+			await page.waitForURL(/practices\/2027-04-13$/);
+			await page.locator('.block', { hasText: 'Nobody went' }).first().click();
+			await atMinute(52)(page);
+		}
+	},
 	{ file: 'practices', path: '/saltmarsh/practices', width: 1280, height: 800 },
 	{ file: 'squad', path: '/saltmarsh/squad', width: 1280, height: 800 },
-	{ file: 'sport', path: '/skerryside/sport', width: 1280, height: 800 },
-	{ file: 'attendance', path: '/saltmarsh/attendance?week=5', width: 1280, height: 800 },
 	{
 		file: 'ground',
 		path: '/saltmarsh/ground',

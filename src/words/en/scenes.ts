@@ -22,7 +22,7 @@ export default messages({
 	notSetUp: 'Not set up yet',
 	setItUp: 'Set it up',
 	in: 'In',
-	setUpSays: '5 min early in the {practice}: walked through for 2, then live for 3.',
+	setUpSays: '5 min: walked through for 2, then live for 3, where it disturbs least.',
 	tick: 'Tick as fixed',
 	openAgain: 'Open again',
 	edit: 'Edit',

@@ -193,6 +193,7 @@
 	dt,
 	dt .link {
 		font-size: 12px;
+		font-stretch: 88%;
 		color: var(--ink-soft);
 		line-height: 1.2;
 		font-weight: 400;

@@ -72,6 +72,7 @@
 		overflow-x: auto;
 	}
 	.pages a {
+		flex: none;
 		min-width: 26px;
 		padding: 9px 0 7px;
 		font-size: 13.5px;
