@@ -20,6 +20,7 @@ for (const part of [
 	'databases',
 	'boards',
 	'season',
+	'draftAll',
 	'application',
 	'storage'
 ])
