@@ -29,7 +29,10 @@ const triesOf = (
 	).flatMap(([date, bySkill]) => bySkill.map(([skill, counts]) => ({ date, skill, ...counts })));
 
 /** Skills of what is open on the fix list, and of how the next opponent begins. */
-function scenesOf({ fixes = [], seeds = [], prepares, games }: Season, today: string) {
+export function skillsOfScenes(
+	{ fixes = [], seeds = [], prepares, games }: Season,
+	today: string
+): { fix: ReadonlySet<string>; seeded: ReadonlySet<string> } {
 	const next = prepares === 'talk' ? undefined : nextGame({ games }, { date: today, start: '' });
 	const skillsIn = (scenes: readonly { skills?: string[] }[]) =>
 		new Set(scenes.flatMap(({ skills = [] }) => skills));
@@ -40,7 +43,7 @@ function scenesOf({ fixes = [], seeds = [], prepares, games }: Season, today: st
 }
 
 /** Whether a scene asks for a skill, for a stage of it, or for the area that it is a stage of. */
-const asksFor = (skills: ReadonlySet<string>, skill: string) =>
+export const asksFor = (skills: ReadonlySet<string>, skill: string): boolean =>
 	[...skills].some((each) => each === skill || areaOf(each) === skill || each === areaOf(skill));
 
 /**
@@ -103,7 +106,7 @@ export function dueOn(
 		players.flatMap(({ id, unit }) => (unit === undefined ? [] : [[id, unit]]))
 	);
 	const tried = triesOf(tallies, drills);
-	const { fix, seeded } = scenesOf(season, today);
+	const { fix, seeded } = skillsOfScenes(season, today);
 	const all = asked(season, areas, new Set([...fix, ...seeded])).map(
 		({ skill, unit }): DueSkill => {
 			const outcome = due({

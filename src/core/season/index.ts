@@ -45,7 +45,7 @@ export {
 	type Whose
 } from './ladder';
 export { followedBy, rolledOn, usualDays, type NextSeason } from './rollOn';
-export { dueOn, type DueSkill } from './dueNow';
+export { asksFor, dueOn, skillsOfScenes, type DueSkill } from './dueNow';
 export { unpackSums, type FocusedSum, type PackedSum } from './sums';
 export {
 	figuresOf,

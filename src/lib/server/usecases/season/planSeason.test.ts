@@ -56,6 +56,16 @@ test('what was done counts as the season shows it, and built practices stay as t
 	}
 });
 
+test('minutes of what is on the fix list, or asked for by the next opponent, count more', async () => {
+	const weightOf = ({ input }: PlanView, skill: string) =>
+		input.skills.find(({ id, unit }) => id === skill && unit === undefined)?.weight;
+	expect(weightOf(view, 'defending')).toBe(1.5);
+	expect(weightOf(view, 'carrying')).toBeUndefined();
+	await season.change({ seeds: [], fixes: [] });
+	const bare = (await seasonOf(season.db, teamId, { today })) as SeasonOf;
+	expect(weightOf(await loaded(season.db, bare), 'defending')).toBeUndefined();
+});
+
 test('a plan of the demo season keeps all rules, is stored together, and is the plan before the next time', async () => {
 	const plan = planned(view.input);
 	expect(rulesBroken(view.input, plan).filter((rule) => !rule.startsWith('daily '))).toEqual([]);

@@ -10,7 +10,7 @@ import { addDays } from '$core/conditions';
 import { trained, type SkillAreas } from '$core/model/skill';
 import { drillsIn, toContext } from '$core/practice';
 import { asPlanned, isFree, type PlanView, type SeasonPlanInput } from '$core/seasonPlan';
-import { targetsOf, unpackSums } from '$core/season';
+import { asksFor, skillsOfScenes, targetsOf, unpackSums } from '$core/season';
 import { readShape, type Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { listNewest } from '../../repositories/drills';
@@ -25,12 +25,18 @@ import { say } from '../../say';
 import texts from '$texts/refusals';
 import { nextRungs, type SeasonOf, type SeasonView } from './loadSeason';
 
+/** What a minute counts of a skill that is on the fix list, or that the next opponent asks for. */
+const PRESSING = 1.5;
+
 /** Skills with a target, for everyone or a unit, and those that come after others. */
 function skillsOf(
 	season: Season,
-	areas: (SkillAreas[number] & { after?: readonly string[] })[]
+	areas: (SkillAreas[number] & { after?: readonly string[] })[],
+	today: string
 ): SeasonPlanInput['skills'] {
 	const after = new Map(areas.map((area) => [area.id, area.after ?? []]));
+	const { fix, seeded } = skillsOfScenes(season, today);
+	const pressing = new Set([...fix, ...seeded]);
 	const asked = new Map(
 		(season.targets ?? []).map(({ skill, unit }) => [
 			`${skill} ${unit ?? ''}`,
@@ -46,6 +52,7 @@ function skillsOf(
 			return {
 				id: skill,
 				...(unit !== undefined && { unit }),
+				...(asksFor(pressing, skill) && { weight: PRESSING }),
 				...(first.length > 0 && unit === undefined && { after: [...first] }),
 				targets: targetsOf(season, { skill, unit })
 			};
@@ -132,7 +139,7 @@ export async function loadPlan(
 			practices: asked.map(({ practice }) => practice),
 			players: players.map(({ id }) => id),
 			units: Object.fromEntries(players.flatMap(({ id, unit }) => (unit ? [[id, unit]] : []))),
-			skills: skillsOf(season, team.skillAreas),
+			skills: skillsOf(season, team.skillAreas, today),
 			drills: free,
 			done: had.flatMap(({ practice, unit, skill, seconds, focus }) => {
 				const [date, player] = [dateOf.get(practice), first.get(unit)];
