@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { faultsIn } from '../checks';
 import { kitNeeded } from '../sizing';
 import { evaluate, overlap, roomFor } from '../playing';
 import {
@@ -98,6 +99,21 @@ describe('minutes', () => {
 		const fitting = fitToTime({ ...spare, minutes: 200 }, DEFAULT_LIMITS);
 		const resize = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
 		expect(resize && resize.periods.talk).toBe(DEFAULT_LIMITS.talkMinutes);
+	});
+
+	test('of the talk about the next game have a limit of their own, which the check holds', () => {
+		const about = { about: 'game' as const, min: 1, max: 15 };
+		const talk = { ...plainPeriod('talk', { id: 'talk', name: 'Talk', minutes: 8 }), ...about };
+		const spare = after({ type: 'add-period', period: { ...talk, ideal: 2 }, after: null });
+		const fitting = fitToTime({ ...spare, minutes: 200 }, DEFAULT_LIMITS);
+		const resize = fitting.ok && fitting.value.edits.find((edit) => edit.type === 'set-minutes');
+		expect(resize && resize.periods.talk).toBe(8);
+		const tooLong = (minutes: number) =>
+			faultsIn(
+				evaluate(after({ type: 'add-period', period: { ...talk, minutes }, after: null }), context)
+			).filter(({ code }) => code === 'talk-long');
+		expect(tooLong(8)).toEqual([]);
+		expect(tooLong(9)).toMatchObject([{ values: { minutes: 9, limit: 8 } }]);
 	});
 
 	test('of a locked period stay as they are when the rest is fitted', () => {

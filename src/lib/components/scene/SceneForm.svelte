@@ -138,6 +138,14 @@
 			]
 		});
 
+	/** The part of the scene at fault, as the coach calls it. */
+	const where = $derived.by(() => {
+		const [list, index] = misfit?.path ?? [];
+		if (list === 'name') return say(texts.theName);
+		if (list === 'tokens' && typeof index === 'number') return kept.tokens[index]?.id;
+		if (list === 'ways' && typeof index === 'number') return say(texts.wayAt, { row: index + 1 });
+		return list === 'ball' ? say(texts.theBall) : undefined;
+	});
 	const tokens = $derived(kept.tokens);
 	const count = (side: string) => tokens.filter((token) => token.side === side).length;
 	const isPlaced = $derived(
@@ -173,7 +181,7 @@
 	{/if}
 {/snippet}
 
-<Outcome {misfit} draft={form} form={sheet} />
+<Outcome {misfit} {where} draft={form} form={sheet} />
 <DraftForm draft={form} bind:form={sheet} class="scene">
 	<input type="hidden" name="season" value={season} />
 	<input type="hidden" name="list" value={list} />

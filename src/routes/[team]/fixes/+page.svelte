@@ -26,12 +26,16 @@
 		`/${data.team.id}/scenes/${id}?list=fixes&season=${encodeURIComponent(data.season)}`;
 </script>
 
-{#snippet button(action: string, id: string, text: string)}
-	<form method="POST" action="?/{action}" use:enhance={stay(say)}>
-		<input type="hidden" name="season" value={data.season} />
-		<input type="hidden" name="id" value={id} />
-		<button class="link">{text}</button>
-	</form>
+{#snippet doing(fix: Fix, action: 'tick' | 'open', text: string)}
+	<div class="ways">
+		<form method="POST" action="?/{action}" use:enhance={stay(say)}>
+			<input type="hidden" name="season" value={data.season} />
+			<input type="hidden" name="id" value={fix.id} />
+			<button class="link">{text}</button>
+		</form>
+		<a class="link" href={href(fix.id)}>{say(texts.edit)}</a>
+		<button class="link" onclick={() => (going = fix)}>{say(texts.remove)}</button>
+	</div>
 {/snippet}
 
 <Page team={data.team} current="fixes" title={say(texts.fixList)} intro={say(texts.fixIntro)}>
@@ -64,11 +68,7 @@
 						{:else}
 							<p class="says">{say(texts.noPracticeToCome)}</p>
 						{/if}
-						<div class="ways">
-							{@render button('tick', line.fix.id, say(texts.tick))}
-							<a class="link" href={href(line.fix.id)}>{say(texts.edit)}</a>
-							<button class="link" onclick={() => (going = line.fix)}>{say(texts.remove)}</button>
-						</div>
+						{@render doing(line.fix, 'tick', say(texts.tick))}
 					</FixCard>
 				</li>
 			{/each}
@@ -80,11 +80,7 @@
 				{#each closed as line (line.fix.id)}
 					<li>
 						<FixCard {...line} {...data} team={data.team.id}>
-							<div class="ways">
-								{@render button('open', line.fix.id, say(texts.openAgain))}
-								<a class="link" href={href(line.fix.id)}>{say(texts.edit)}</a>
-								<button class="link" onclick={() => (going = line.fix)}>{say(texts.remove)}</button>
-							</div>
+							{@render doing(line.fix, 'open', say(texts.openAgain))}
 						</FixCard>
 					</li>
 				{/each}
