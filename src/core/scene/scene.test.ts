@@ -162,6 +162,8 @@ describe('sceneFault', () => {
 		expect(fault({ tokens: [...SCENE.tokens, SCENE.tokens[0]] })).toEqual({
 			...{ path: ['tokens', 4, 'id'], code: 'token-twice', value: 'Keeper' }
 		});
+		const [keeper] = SCENE.tokens;
+		expect(fault({ tokens: [{ ...keeper, id: 'Ball' }], ways: [] })?.code).toBe('token-twice');
 		expect(fault({ ball: [71, 3] })).toMatchObject({ path: ['ball'], code: 'off-ground' });
 		expect(fault({ ways: [{ from: 'Back', to: 'Wing', kind: 'run' }] })).toMatchObject({
 			...{ path: ['ways', 0, 'to'], code: 'no-token', value: 'Wing' }

@@ -1,5 +1,6 @@
 import type { Path } from '../base';
 import type { Scene } from '../model/scene';
+import { BALL } from './drawnScene';
 
 /** Why a scene cannot be drawn, and where in it. */
 export interface SceneFault {
@@ -17,7 +18,8 @@ export function sceneFault({ tokens, ways = [], ball, ground }: Scene): SceneFau
 	const isOn = ([x, y]: Point) => x >= 0 && y >= 0 && x <= ground.length && y <= ground.width;
 	const off = (path: Path, [x, y]: Point): SceneFault | null =>
 		isOn([x, y]) ? null : { path, code: 'off-ground', value: `${x}, ${y}` };
-	const called = new Set<string>();
+	// The ball goes by a name among the tokens while it is drawn.
+	const called = new Set<string>(ball ? [BALL] : []);
 	for (const [index, { id, x, y }] of tokens.entries()) {
 		if (called.has(id)) return { path: ['tokens', index, 'id'], code: 'token-twice', value: id };
 		called.add(id);

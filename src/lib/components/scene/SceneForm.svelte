@@ -4,19 +4,10 @@
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { sameValue, type Misfit } from '$core/base';
-	import { blankDrill } from '$core/drill';
-	import type { Fix, Scene, Seed } from '$core/model/scene';
-	import type { Team } from '$core/model/team';
+	import type { Fix, Seed } from '$core/model/scene';
 	import type { Ground } from '$core/model/team';
 	import { areaOf, trained } from '$core/model/skill';
-	import {
-		drawingOf,
-		LIVE_MINUTES,
-		LIVE_RUNG,
-		sceneDrill,
-		sceneOf,
-		WALK_MINUTES
-	} from '$core/scene';
+	import { LIVE_MINUTES, LIVE_RUNG, sceneDrill, WALK_MINUTES } from '$core/scene';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/scenes';
@@ -27,6 +18,7 @@
 	import Choice from '../page/Choice.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
 	import Outcome from '../page/Outcome.svelte';
+	import { drillDrawn, headOf, keptOf, lineUpOn, type DrawnWith, type Head } from './sceneForm';
 
 	/** A scene while it is drawn: with the hands that draw a drill, on any ground, and run as it stands. */
 	let {
@@ -42,7 +34,7 @@
 		scene: Fix | Seed;
 		list: 'fixes' | 'seeds';
 		season: string;
-		team: Pick<Team, 'sport' | 'skillAreas' | 'units' | 'positions' | 'positionList' | 'places'>;
+		team: DrawnWith;
 		grounds: readonly Ground[];
 		games: readonly { id: string; name: string }[];
 		stamp: string;
@@ -50,46 +42,16 @@
 	} = $props();
 
 	const say = useWords();
-	type Head = Pick<Fix, 'name' | 'call' | 'decided' | 'game' | 'groundId' | 'skills'>;
-	const headOf = (of: Fix | Seed): Head => ({
-		...{ name: of.name, call: of.call, game: of.game, groundId: of.groundId },
-		...{ decided: 'decided' in of ? of.decided : undefined, skills: of.skills ?? [] }
-	});
-	const drawn = (of: Scene) => ({
-		...blankDrill({ id: 'scene', sport: team.sport }),
-		...{ name: of.name, rotation: { moves: {} }, paths: undefined },
-		...drawingOf(of)
-	});
 	const SIDES = [
 		{ side: 'length', name: texts.length },
 		{ side: 'width', name: texts.width }
 	] as const;
 	let head: Head = $state.raw(untrack(() => headOf(scene)));
-	const draft = new DrillDraft(untrack(() => drawn(scene)));
+	const draft = new DrillDraft(untrack(() => drillDrawn(scene, team)));
 	let sheet: HTMLFormElement | undefined = $state();
 
-	const said = (text: string | undefined) => (text?.trim() ? text.trim() : undefined);
 	/** The scene as it would be saved. */
-	const kept = $derived.by((): Fix | Seed => {
-		const { name, game, groundId, skills = [] } = head;
-		const [call, decided] = [said(head.call), said(head.decided)];
-		const common = {
-			...{ id: scene.id, name: name.trim(), ...sceneOf(draft.kept) },
-			...(groundId !== undefined && { groundId }),
-			...(call !== undefined && { call }),
-			...(skills.length > 0 && { skills })
-		};
-		if ('since' in scene)
-			return {
-				...common,
-				since: scene.since,
-				...(decided !== undefined && { decided }),
-				...(game !== undefined && { game }),
-				...(scene.drill !== undefined && { drill: scene.drill }),
-				...(scene.closed !== undefined && { closed: scene.closed })
-			};
-		return { ...common, game: game ?? scene.game };
-	});
+	const kept = $derived(keptOf(scene, head, draft.kept));
 	const form = new FormDraft<Fix | Seed>({
 		say,
 		about: untrack(() => page.url.pathname + page.url.search),
@@ -104,27 +66,11 @@
 	});
 	function restart(typed: Fix | Seed) {
 		head = headOf(typed);
-		draft.restart(drawn(typed));
+		draft.restart(drillDrawn(typed, team));
 	}
 	const set = (change: Partial<Head>) => (head = { ...head, ...change });
 	const ground = $derived(grounds.find(({ id }) => id === head.groundId));
-	const lineUp = $derived(
-		(team.positions ?? []).flatMap((id, k) => {
-			const position = team.positionList?.find((each) => each.id === id);
-			const [x, y] = team.places?.[k] ?? [];
-			const { length, width } = draft.typed.ground;
-			if (!position || x === undefined || x > length || y > width) return [];
-			const same = (team.positions ?? []).filter((each) => each === id).length;
-			const number = (team.positions ?? []).slice(0, k + 1).filter((each) => each === id).length;
-			return [
-				{
-					name: same > 1 ? `${position.name} ${number}` : position.name,
-					unit: position.unit ?? '',
-					at: { x, y }
-				}
-			];
-		})
-	);
+	const lineUp = $derived(lineUpOn(team, draft.typed.ground));
 	function chooseGround(id: string) {
 		const next = grounds.find((each) => each.id === id);
 		set({ groundId: next?.id });

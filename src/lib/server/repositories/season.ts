@@ -1,6 +1,7 @@
 import type { Season } from '$core/model/season';
 import type { PracticeState } from '$core/model/exportFiles';
 import type { Practice } from '$core/model/practice';
+import type { DatedPractice } from '$core/scene';
 import type { PracticeSummary } from '$core/playing';
 import type { Queryable } from '../database';
 
@@ -35,6 +36,21 @@ export async function listSeasonPractices(
 	const { rows } = await db.query<SeasonPractice>(
 		`select id, date::text as date, start, (body ->> 'minutes')::int as minutes, body ->> 'place' as place,
 			state, cancelled_reason as reason, slot, summary
+		 from practice where team_id = $1 and date between $2::date and $3::date and not archived
+		 order by practice.date, start, id`,
+		[teamId, first, last]
+	);
+	return rows;
+}
+
+/** When the practices of a team between two days are, and whether they will be: those not archived, in order of time. */
+export async function listDated(
+	db: Queryable,
+	teamId: string,
+	{ first, last }: SeasonDays
+): Promise<DatedPractice[]> {
+	const { rows } = await db.query<DatedPractice>(
+		`select id, date::text as date, start, state = 'cancelled' as "isCancelled"
 		 from practice where team_id = $1 and date between $2::date and $3::date and not archived
 		 order by practice.date, start, id`,
 		[teamId, first, last]

@@ -5,26 +5,16 @@ import type { Ground, Team } from '$core/model/team';
 import type { Practice } from '$core/model/practice';
 import { onRung } from '$core/playing';
 import { blocksOf, drillOf, toContext } from '$core/practice';
-import { gameWeekOf, type DatedPractice, type GameWeek } from '$core/scene';
+import { gameWeekOf, type GameWeek } from '$core/scene';
 import { lastDayOf } from '$core/season';
 import type { Queryable } from '../../database';
 import { listGrounds } from '../../repositories/places';
 import { drillsIn as usesOf } from '../../repositories/practices';
-import { listSeasonPractices } from '../../repositories/season';
+import { listDated } from '../../repositories/season';
 import { loadPaper } from '../views';
 import type { SeasonOf } from './loadSeason';
 import { findSeason } from './changeSeason';
 import { NEW_SCENE, sceneStored, type SceneList } from './scenes';
-
-/** The practices of a season, for what gets ready in them. */
-export const datedPractices = async (
-	db: Queryable,
-	teamId: string,
-	days: SeasonOf['days']
-): Promise<DatedPractice[]> =>
-	(await listSeasonPractices(db, teamId, days)).map(({ id, date, start, state }) => ({
-		...{ id, date, start, isCancelled: state === 'cancelled' }
-	}));
 
 /** What stands on the fix list, with the days on which it was set up. */
 export interface FixLine {
@@ -76,7 +66,7 @@ export async function loadGameWeek(
 	teamId: string,
 	{ season, days, today, game }: Pick<SeasonOf, 'season' | 'days'> & { today: string; game: Game }
 ): Promise<{ seeds: Seed[]; practices: ReadyPractice[] }> {
-	const all = await datedPractices(db, teamId, days);
+	const all = await listDated(db, teamId, days);
 	const ready = all.flatMap((practice) => {
 		const week = practice.date >= today ? gameWeekOf(season, practice, all) : null;
 		return week?.game.id === game.id ? [{ practice, week }] : [];
@@ -99,7 +89,7 @@ export async function loadGameWeekOf(
 	const season = await findSeason(db, teamId, { day: date });
 	if (!season) return null;
 	const days = { first: season.firstDay, last: lastDayOf(season) };
-	const all = await datedPractices(db, teamId, days);
+	const all = await listDated(db, teamId, days);
 	const own = all.find((each) => each.id === id);
 	return own ? gameWeekOf(season, own, all) : null;
 }
