@@ -27,7 +27,6 @@ export interface SeasonFault {
 		| 'no-drill'
 		| 'no-rung'
 		| 'no-game'
-		| 'names-opponent'
 		| SceneFault['code'];
 	/** The day, name or id that it is about. */
 	value: string;
@@ -152,14 +151,8 @@ function* sceneFaults(season: Season, known: SeasonKnown): Generator<SeasonFault
 				yield { path: at('groundId'), code: 'no-ground', value: groundId };
 			const k = skills.findIndex((skill) => !known.skills.has(skill));
 			if (k >= 0) yield { path: at('skills', k), code: 'no-skill', value: skills[k] };
-			// Its name is the name of its drill, which players and helpers read.
-			const opponent = list === 'fixes' && games.find((each) => names(scene.name, each.opponent));
-			if (opponent) yield { path: at('name'), code: 'names-opponent', value: opponent.opponent };
 		}
 }
-
-/** Whether a text names somebody, whatever the case of its letters. */
-const names = (text: string, name: string) => text.toLowerCase().includes(name.toLowerCase());
 
 /**
  * What makes no sense in a season of a good shape; null where nothing is wrong. Phases are in order of time

@@ -71,6 +71,7 @@ export default messages({
 	saying: '{ours} of ours, {theirs} of theirs.',
 	nothingDrawn: 'Put somebody on the ground.',
 	theName: 'The name',
+	whatWasDecided: 'What you decided',
 	wayAt: 'Way {row}',
 	theBall: 'The {ball}',
 	needsNames: 'Everybody needs a name of their own and a place.',

@@ -88,6 +88,8 @@
 	const where = $derived.by(() => {
 		const [list, index] = misfit?.path ?? [];
 		if (list === 'name') return say(texts.theName);
+		if (list === 'decided') return say(texts.whatWasDecided);
+		if (list === 'call') return say(texts.call);
 		if (list === 'tokens' && typeof index === 'number') return kept.tokens[index]?.id;
 		if (list === 'ways' && typeof index === 'number') return say(texts.wayAt, { row: index + 1 });
 		return list === 'ball' ? say(texts.theBall) : undefined;

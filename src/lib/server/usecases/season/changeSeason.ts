@@ -77,8 +77,6 @@ function faultWords({ code, value }: SeasonFault, season: Season): string {
 			return say(texts.notARung);
 		case 'no-game':
 			return say(texts.noGame);
-		case 'names-opponent':
-			return say(texts.namesOpponent, { name: value });
 		case 'token-twice':
 			return say(texts.tokenTwice, { name: value });
 		case 'off-ground':

@@ -3,6 +3,7 @@ import type { Fix, Seed } from '$core/model/scene';
 import { blocksOf, toContext } from '$core/practice';
 import { evaluate } from '$core/playing';
 import { faultsIn } from '$core/checks';
+import { demoSurroundings } from '../../../../../tests/support/demo';
 import { placeOf } from '../../../../../tests/support/place';
 import {
 	saltmarshSeason,
@@ -24,6 +25,8 @@ beforeEach(async () => {
 	season = await saltmarshSeason();
 });
 const of = { teamId, seasonId };
+/** The first name of a player of the demo. */
+const FIRST = demoSurroundings().players[4].name.split(' ')[0];
 const TUESDAY = '2027-04-13';
 const fixOf = async (id: string) =>
 	(await season.seasonNow()).fixes?.find((fix) => fix.id === id) as Fix;
@@ -47,6 +50,8 @@ describe('a scene', () => {
 	test.each([
 		['name', { name: '  ' }],
 		['name', { name: 'Tessel Mill ran free' }],
+		['decided', { decided: 'Wait for orrin quay to turn.' }],
+		['tokens[0].id', { tokens: [{ id: FIRST, side: 'ours', x: 3, y: 3 }], ways: [] }],
 		['tokens[1].id', { tokens: [1, 2].map((x) => ({ id: 'A', side: 'theirs', x, y: 1 })) }],
 		['tokens[0].x', { tokens: [{ id: 'A', side: 'theirs', x: 71, y: 1 }] }],
 		['tokens', { tokens: [] }],

@@ -3,7 +3,9 @@ import { fail, ok, type Result } from '$core/base';
 import { Fix, Seed } from '$core/model/scene';
 import type { Season } from '$core/model/season';
 import { readShape, type Misfit } from '../../../../doors';
-import type { Db } from '../../database';
+import { namedIn } from '$core/scene';
+import type { Db, Queryable } from '../../database';
+import { readPeople } from '../../repositories/people';
 import { listSeasons } from '../../repositories/teams';
 import { say } from '../../say';
 import { changeTeam } from '../refusable';
@@ -29,17 +31,43 @@ interface SceneAsked {
 	list: SceneList;
 }
 
+/** Whom a scene names that it should not, as a misfit; null where it names nobody. */
+async function naming(
+	tx: Queryable,
+	teamId: string,
+	{ season, scene, list }: { season: Season; scene: Fix | Seed; list: SceneList }
+): Promise<Misfit | null> {
+	const people = await readPeople(tx, teamId);
+	const named = namedIn(scene, {
+		opponents: (season.games ?? []).map(({ opponent }) => opponent),
+		players: people.filter(({ kind }) => kind === 'player').map(({ name }) => name),
+		isRead: list === 'fixes'
+	});
+	if (!named) return null;
+	const { path, who, name } = named;
+	return {
+		path,
+		message:
+			who === 'opponent' ? say(texts.namesOpponent, { name }) : say(texts.namesPlayer, { name })
+	};
+}
+
 /** Runs a change of a season of a team; gives what the change gives. */
 async function inSeason<Value>(
 	db: Db,
 	{ teamId, seasonId, submission }: { teamId: string; seasonId: string } & Submission,
-	change: (season: Season) => Result<{ next: Season; value: Value }, Refused>
+	change: (
+		season: Season,
+		tx: Queryable
+	) =>
+		| Result<{ next: Season; value: Value }, Refused>
+		| Promise<Result<{ next: Season; value: Value }, Refused>>
 ): Promise<Result<Value, Refused>> {
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<Value, Refused>> => {
 		const seasons = await listSeasons(tx, teamId);
 		const season = seasons.find(({ id }) => id === seasonId);
 		if (!season) return fail({ path: [], message: say(texts.noSeason) });
-		const changed = change(season);
+		const changed = await change(season, tx);
 		if (!changed.ok) return changed;
 		const put = await putSeason(tx, teamId, changed.value.next, seasons);
 		return put.ok ? ok(changed.value.value) : put;
@@ -69,11 +97,13 @@ export async function saveScene(
 	if (!shape.ok) return shape;
 	const sent = shape.value;
 	if (sent.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
-	const saved = await inSeason(db, of, (season) => {
+	const saved = await inSeason(db, of, async (season, tx) => {
 		const stored = sceneStored(season, list, sent.id);
 		if (!stored && sent.id !== NEW_SCENE) return fail({ path: [], message: say(texts.noScene) });
 		const stale = staleness(base, stored);
 		if (stale) return fail(stale);
+		const named = await naming(tx, of.teamId, { season, scene: sent, list });
+		if (named) return fail(named);
 		const kept = { ...sent, id: stored ? sent.id : nanoid(8) };
 		const others: (Fix | Seed)[] = season[list] ?? [];
 		const scenes = stored
