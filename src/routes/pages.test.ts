@@ -62,7 +62,8 @@ async function paramsOf(team: string): Promise<Record<string, string>> {
 		practice: rows[0].id,
 		drill: drill?.id ?? '',
 		person: around?.players[0]?.id ?? '',
-		ground: around?.ground.id ?? ''
+		ground: around?.ground.id ?? '',
+		scene: 'new'
 	};
 }
 
