@@ -88,6 +88,10 @@ export class Attempts {
 /** A temperature that falls to a twentieth. */
 const cooled = (from: number, share: number) => Math.max(0.15, from * 0.05 ** share);
 
+/** Sessions that are searched as they are cool to a quarter and no further: below that they stand still. */
+const LUKEWARM = 0.25;
+const SLOWLY = 0.25;
+
 /** Sessions that are searched by themselves, from seats that keep the rules or from sessions found before. */
 export function* direct(
 	task: MixTask,
@@ -115,7 +119,7 @@ export function* direct(
 		...(apart.some(({ size }) => size > 0) && { apart })
 	});
 	for (let done = 0; done < tries && work.best > enough; done += SLICE) {
-		const temperature = cooled(from, done / tries);
+		const temperature = Math.max(LUKEWARM, from * SLOWLY ** (done / tries));
 		work.anneal(SLICE, { temperature, enough, picky: false });
 		yield null;
 	}

@@ -122,7 +122,7 @@ function* searchFor(task: MixTask, first: Sessions): Search<MixOutput> {
 	const { plans, isHunt } = task.isPlain ? plansFor(task, bound) : { plans: [], isHunt: false };
 	const attempts = new Attempts(task, plans, random, isHunt);
 	/** Without a plan sessions are searched as they are; with one, what it gave is worked over now and then. */
-	const perRound = task.sessions.length * 10_000;
+	const perRound = task.sessions.length * 20_000;
 	for (let k = 0, tries = perRound; ; k += 1) {
 		const isPlanned = plans.length > 0 && (isHunt || k % 4 < 3);
 		const isAgain = plans.length > 0 || k % 2 === 1;
