@@ -52,7 +52,8 @@ function bound(input: DraftInput, practice: Practice): number {
 		variables[`skill ${skill}`] = { worth: weight, [`most ${skill}`]: 1, [`given ${skill}`]: 1 };
 		for (const { id } of free) variables[`drill ${id}`][`given ${skill}`] = -share(id, skill);
 	}
-	return solver.Solve({ optimize: 'worth', opType: 'max', constraints, variables }).result;
+	const found = solver.Solve({ optimize: 'worth', opType: 'max', constraints, variables });
+	return (found as { result: number }).result;
 }
 
 const stops: number[] = [];

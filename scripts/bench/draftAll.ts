@@ -59,7 +59,7 @@ try {
 		's'
 	);
 	console.log(`  drafted: ${done} of ${count}, ${verdict(done === count)}`);
-	const faults = [];
+	const faults: ReturnType<typeof faultsIn>[] = [];
 	for (const id of ids) {
 		const { stored, surroundings }: { stored: { practice: Practice }; surroundings: Surroundings } =
 			await (await fetch(`${server.url}/saltmarsh/plan/${id}`)).json();
