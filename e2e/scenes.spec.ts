@@ -100,6 +100,7 @@ test('an opponent is seeded for coaches alone: no sheet, card, calendar or drill
 	await last.getByRole('link').click();
 	await page.getByRole('button', { name: 'Next: Orrin Quay' }).click();
 	await expect(page.getByText('Every second start is one of these, in turn.')).toBeVisible();
+	await expect(page.getByText(/^Starts 2, 6, 10, /)).toBeVisible();
 	await page.getByRole('button', { name: 'Add the talk' }).click();
 	await saved(page);
 	for (const practice of ['2027-04-13', '2027-04-15']) {
@@ -155,5 +156,9 @@ test('the next season rolls on from this one', async ({ page, server }) => {
 	await page.waitForURL(/season=/);
 	await expect(page.locator('#season-name')).toHaveValue('Summer 2027');
 	await expect(page.locator('#first-day')).toHaveValue('2027-06-07');
-	await expect(page.locator('section', { hasText: 'Phases' }).first()).toContainText('Targets');
+	// What was open to fix came along, and what was fixed did not.
+	const next = new URL(page.url()).searchParams.get('season') ?? '';
+	await open(page, `${server.url}/saltmarsh/fixes?season=${next}`);
+	await expect(page.getByText('To fix, 2')).toBeVisible();
+	await expect(page.getByText(/^Fixed, /)).toHaveCount(0);
 });

@@ -1,5 +1,8 @@
 import type { Game, Season } from '../model/season';
 import type { Seed } from '../model/scene';
+import type { Drill } from '../model/drill';
+import { rungsRun } from '../playing';
+import { blocksOf, drillOf, type Found, type Plan } from '../practice';
 
 /** When somebody practises, and whether they will. */
 export interface DatedPractice {
@@ -68,10 +71,26 @@ export function gameWeekOf(
 }
 
 /** The seed that a start of live play begins with, starts counted from 0; null where it begins as it always does. */
-export function seedAt(
-	{ seeds, every }: Pick<GameWeek, 'seeds' | 'every'>,
-	start: number
-): Seed | null {
+function seedAt({ seeds, every }: Pick<GameWeek, 'seeds' | 'every'>, start: number): Seed | null {
 	if (seeds.length === 0 || (start + 1) % every !== 0) return null;
 	return seeds[((start + 1) / every - 1) % seeds.length];
 }
+
+/** The starts of live play, counted from 1, that begin with one of the seeds, of so many. */
+export const startsOf = (
+	week: Pick<GameWeek, 'seeds' | 'every'>,
+	seed: Seed,
+	of: number
+): number[] =>
+	Array.from({ length: of }, (_, start) => start + 1).filter(
+		(start) => seedAt(week, start - 1)?.id === seed.id
+	);
+
+/** The blocks of live play in a practice, in which a seed may be a start: live on some rung that is run. */
+export const liveBlocksIn = ({ practice, context }: Plan): (Found & { drill: Drill })[] =>
+	[...blocksOf(practice)].flatMap((found) => {
+		const drill = drillOf(context, found.block.drill);
+		return drill && rungsRun(found.block, drill).some(({ live }) => live)
+			? [{ ...found, drill }]
+			: [];
+	});

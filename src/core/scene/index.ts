@@ -1,5 +1,12 @@
 export { BALL, drawingOf, sceneOf } from './drawnScene';
-export { gameWeekOf, nextGame, seedAt, type DatedPractice, type GameWeek } from './gameWeek';
+export {
+	gameWeekOf,
+	liveBlocksIn,
+	nextGame,
+	startsOf,
+	type DatedPractice,
+	type GameWeek
+} from './gameWeek';
 export { namedIn, type Naming } from './naming';
 export { sceneFault, type SceneFault } from './sceneFault';
 export {

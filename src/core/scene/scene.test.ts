@@ -12,7 +12,7 @@ import {
 	sceneDrill,
 	sceneFault,
 	sceneOf,
-	seedAt
+	startsOf
 } from './index';
 
 const WORDS = {
@@ -227,11 +227,11 @@ describe('gameWeekOf', () => {
 
 	it('takes the seeds in turn, every so manieth start', () => {
 		const [a, b] = [seedFor('g', 1), seedFor('g', 2)];
-		const starts = Array.from({ length: 9 }, (_, k) => seedAt({ seeds: [a, b], every: 3 }, k)?.id);
-		expect(starts).toEqual([
-			...[undefined, undefined, 'g-1', undefined, undefined, 'g-2', undefined, undefined, 'g-1']
-		]);
-		expect(seedAt({ seeds: [], every: 3 }, 2)).toBeNull();
+		const week = { seeds: [a, b], every: 3 };
+		expect(startsOf(week, a, 16)).toEqual([3, 9, 15]);
+		expect(startsOf(week, b, 16)).toEqual([6, 12]);
+		expect(startsOf({ seeds: [a], every: 2 }, a, 7)).toEqual([2, 4, 6]);
+		expect(startsOf({ seeds: [], every: 3 }, a, 9)).toEqual([]);
 	});
 
 	it('passes over games that are cancelled or over', () => {

@@ -80,6 +80,7 @@ export default messages({
 	drawingOf: 'Scene {name}: {ours} of ours, {theirs} of theirs',
 	everySo:
 		'Every {nth, select, 2 {second} 3 {third} 4 {fourth} 5 {fifth} other {sixth}} start is one of these, in turn.',
+	startsOf: 'Starts {list} and so on',
 	notLoaded: 'The server does not answer. Choose it again in a moment.',
 	coachesOnly: 'Coaches only',
 	talkBelongs: 'The talk about {name} belongs in this {practice}: {most} min at most.',

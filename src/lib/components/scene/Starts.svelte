@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { onRung, type Evaluation } from '$core/playing';
-	import { blocksOf, drillOf } from '$core/practice';
-	import type { GameWeek } from '$core/scene';
+	import type { Evaluation } from '$core/playing';
+	import { liveBlocksIn, startsOf, type GameWeek } from '$core/scene';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/scenes';
 	import SceneDrawing from './SceneDrawing.svelte';
@@ -10,20 +9,16 @@
 	let { plan, week }: { plan: Evaluation; week: GameWeek } = $props();
 
 	const say = useWords();
-	const live = $derived(
-		[...blocksOf(plan.practice)].flatMap(({ block, period }) => {
-			const drill = drillOf(plan.context, block.drill);
-			const isLive = drill && block.climb.some(({ rung }) => onRung(drill, rung).live);
-			return isLive ? [{ id: block.id, name: drill.name, period: period.name }] : [];
-		})
-	);
+	const live = $derived(liveBlocksIn(plan));
+	/** Starts that are counted out: a live block rarely has more. */
+	const STARTS = 20;
 	const { ground } = $derived(plan.context);
 </script>
 
 <p class="every">{say(texts.everySo, { nth: String(week.every) })}</p>
 <ul class="blocks">
-	{#each live as { id, name, period } (id)}
-		<li>{name === period ? name : say(texts.blockIn, { name, where: period })}</li>
+	{#each live as { block, drill: { name }, period } (block.id)}
+		<li>{name === period.name ? name : say(texts.blockIn, { name, where: period.name })}</li>
 	{:else}
 		<li>{say(texts.liveBlocks, { count: 0 })}</li>
 	{/each}
@@ -33,6 +28,7 @@
 		<li>
 			<SceneDrawing scene={seed} markings={seed.groundId === ground.id ? ground.markings : []} />
 			<h3>{seed.name}</h3>
+			<p>{say(texts.startsOf, { list: startsOf(week, seed, STARTS).join(', ') })}</p>
 			{#if seed.call}<p>{say(texts.called, { call: seed.call })}</p>{/if}
 		</li>
 	{/each}

@@ -1,11 +1,10 @@
-import { group } from 'd3-array';
+import { descending, group } from 'd3-array';
 import type { Fix, Seed } from '$core/model/scene';
 import type { Game, Season } from '$core/model/season';
 import type { Ground, Team } from '$core/model/team';
 import type { Practice } from '$core/model/practice';
-import { onRung } from '$core/playing';
-import { blocksOf, drillOf, toContext } from '$core/practice';
-import { gameWeekOf, type GameWeek } from '$core/scene';
+import { toContext } from '$core/practice';
+import { gameWeekOf, liveBlocksIn, type GameWeek } from '$core/scene';
 import { lastDayOf } from '$core/season';
 import type { Queryable } from '../../database';
 import { listGrounds } from '../../repositories/places';
@@ -37,7 +36,7 @@ export async function loadFixes(
 		}))
 		.sort((a, b) => {
 			const isOpen = Number(!!a.fix.closed) - Number(!!b.fix.closed);
-			return isOpen || (a.fix.since < b.fix.since ? 1 : -1);
+			return isOpen || descending(a.fix.since, b.fix.since);
 		});
 }
 
@@ -53,10 +52,9 @@ export interface ReadyPractice extends Pick<GameWeek, 'every' | 'hasTalk'> {
 async function liveBlocksOf(db: Queryable, teamId: string, id: string): Promise<number> {
 	const paper = await loadPaper(db, teamId, id);
 	if (!paper) return 0;
-	const context = toContext(paper.surroundings);
-	return [...blocksOf(paper.stored.practice)].filter(({ block }) => {
-		const drill = drillOf(context, block.drill);
-		return drill && block.climb.some(({ rung }) => onRung(drill, rung).live);
+	return liveBlocksIn({
+		practice: paper.stored.practice,
+		context: toContext(paper.surroundings)
 	}).length;
 }
 
