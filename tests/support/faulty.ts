@@ -1,5 +1,7 @@
 import { resizePeriods } from '../../src/core/building';
 import { check, faultsIn, fixesFor, type FindingCode } from '../../src/core/checks';
+import type { Drill } from '../../src/core/model/drill';
+import type { Player } from '../../src/core/model/team';
 import type { Strain } from '../../src/core/model/before';
 import { type Period, type Practice } from '../../src/core/model/practice';
 import { evaluate } from '../../src/core/playing';
@@ -66,8 +68,46 @@ export const contexts: Partial<Record<FindingCode, Context>> = {
 	'stand-long': withLimits({ standSeconds: [{ under: 100, seconds: 50 }] }),
 	'like-partners': withLimits({ likeRatings: 0.5 }),
 	'load-day': loaded(withLimits({ loads: [{ kind: 'pushes', day: 8 }] })),
-	'clear-space': withLimits({ swingMetres: 7 })
+	'clear-space': withLimits({ swingMetres: 7 }),
+	'look-up-close': changed('turn-and-switch', { hazards: { looksUp: true } }),
+	'contact-row': beforeIt(
+		withLimits({ contactLevel: 1, contactDayMinutes: 20 }),
+		{
+			contact: { 1: 15 }
+		},
+		'2027-04-05'
+	),
+	'too-hard': { ...context, team: { ...context.team, ages: { from: 8, to: 9 } } },
+	'age-unsuited': changed('turn-and-switch', { ages: { from: 6, to: 10 } }),
+	'game-near': {
+		...changed('reverse-gates', { notWithinDaysOfGame: 2 }),
+		before: { attended: {}, week: [], nextGame: '2027-04-08' }
+	},
+	'load-rest': beforeIt(
+		loaded(withLimits({ rest: [{ kind: 'pushes', from: 20, days: 5 }], loads: [] })),
+		{ loads: { pushes: 30 } }
+	),
+	'clearance-due': changedPlayer('p02', {
+		restrictions: [{ from: 'drills', drills: ['gone'], until: '2027-04-06', setBy: 'Dr Ash' }]
+	}),
+	'sun-on-catch': changed('two-touch-squares', { hazards: { looksUp: true } })
 };
+/** A context in which one drill has other fields. */
+function changed(id: string, set: Partial<Drill>): Context {
+	return withDrills(
+		context,
+		context.drills.map((each) => (each.id === id ? { ...each, ...set } : each))
+	);
+}
+/** A context in which one player has other fields. */
+function changedPlayer(id: string, set: Partial<Player>): Context {
+	return {
+		...context,
+		playerById: new Map(
+			context.players.map((each) => [each.id, each.id === id ? { ...each, ...set } : each])
+		)
+	};
+}
 /** A context in which a turn of the shooting arc costs whoever shoots two pushes. */
 export function loaded(of: Context): Context {
 	return withDrills(
@@ -83,12 +123,12 @@ export function loaded(of: Context): Context {
 	);
 }
 /** A context in which everybody has had this in the week before, and come often enough. */
-export function beforeIt(of: Context, own: Strain): Context {
+export function beforeIt(of: Context, own: Strain, date = '2027-04-01'): Context {
 	const all = <Value>(value: Value) =>
 		Object.fromEntries(of.players.map(({ id }) => [id, value] as const));
 	return {
 		...of,
-		before: { attended: all(20), week: [{ date: '2027-04-01', strain: all(own) }] }
+		before: { attended: all(20), week: [{ date, strain: all(own) }] }
 	};
 }
 export function withLimits(limits: Partial<Context['limits']>): Context {
@@ -142,6 +182,7 @@ export const faulty: Record<FindingCode, () => Practice> = {
 	'too-few-players': () =>
 		withBlock('turn', (block) => ({
 			...block,
+			climb: [{ minutes: 16 }],
 			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 3) }))
 		})),
 	'block-empty': () => withPeriod('squares', (period) => ({ ...period, lanes: [] })),
@@ -162,6 +203,7 @@ export const faulty: Record<FindingCode, () => Practice> = {
 		withBlock('outlet', (block) => ({
 			...block,
 			drill: drill('shooting-arc'),
+			climb: [{ minutes: 16 }],
 			copies: block.copies.map((copy) => ({ ...copy, players: copy.players.slice(0, 8) }))
 		})),
 	'move-short': () => withPeriod('stations', (period) => ({ ...period, moveSeconds: 5 })),
@@ -192,6 +234,16 @@ export const faulty: Record<FindingCode, () => Practice> = {
 	'floor-short': () => sound(),
 	'contact-day': () => sound(),
 	'contact-week': () => sound(),
+	'contact-row': () => sound(),
+	'too-hard': () => sound(),
+	'age-unsuited': () => sound(),
+	'drill-long': () => withBlock('outlet', (block) => ({ ...block, climb: [{ minutes: 16 }] })),
+	'hard-long': () => withBlock('break', (block) => ({ ...block, climb: [{ minutes: 16 }] })),
+	'game-near': () => sound(),
+	'load-rest': () => sound(),
+	'clearance-due': () => sound(),
+	'sun-on-catch': () => sound(),
+	'look-up-close': () => sound(),
 	'contact-ramp': () => sound(),
 	'load-day': () => sound(),
 	'load-week': () => sound(),

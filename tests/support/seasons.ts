@@ -4,7 +4,7 @@ import type { Drill } from '../../src/core/model/drill';
 import { trained } from '../../src/core/model/skill';
 import { onRung } from '../../src/core/playing';
 import { DEFAULT_LIMITS } from '../../src/core/practice';
-import { ladderOf } from '../../src/core/season';
+import { ladderOf } from '../../src/core/drill';
 import { planSearch, type SeasonPlanInput, type SeasonPlanOutput } from '../../src/core/seasonPlan';
 import { demoSurroundings, demoTeams } from './demo';
 

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
+import { ladderOf } from '../drill';
 import { evaluate } from '../playing';
 import { applyEdit, findBlock, isOneKind } from '../practice';
 import { climbKind, climbOfCopy, countedBy, wholeLadder, withDrill, withNextStep } from '.';
@@ -7,15 +8,12 @@ import { climbKind, climbOfCopy, countedBy, wholeLadder, withDrill, withNextStep
 const context = demoContext();
 const laddered = context.shelf.filter(({ rungs }) => rungs.length > 1);
 
-test('a whole ladder goes from the drill itself to its top, by minutes or by turns, and runs', () => {
+test('a whole ladder goes from its easiest rung to its top, by minutes or by turns, and runs', () => {
 	expect(laddered.length).toBeGreaterThan(5);
 	for (const drill of laddered)
 		for (const kind of ['minutes', 'turns'] as const) {
 			const climb = wholeLadder(drill, { kind, minutes: 12 });
-			expect(climb.map(({ rung }) => rung)).toEqual([
-				undefined,
-				...drill.rungs.map(({ id }) => id)
-			]);
+			expect(climb.map(({ rung = null }) => rung)).toEqual(ladderOf(drill));
 			expect([climbKind(climb), isOneKind(climb)]).toEqual([kind, true]);
 			const other = countedBy(climb, { kind: kind === 'turns' ? 'minutes' : 'turns', minutes: 12 });
 			expect(isOneKind(other)).toBe(true);
@@ -26,8 +24,9 @@ test('a whole ladder goes from the drill itself to its top, by minutes or by tur
 
 test('one step more goes a rung up, and stays at the top', () => {
 	const [drill] = laddered;
-	let climb = withNextStep([{ turns: 3 }], drill);
-	expect(climb).toEqual([{ turns: 3 }, { rung: drill.rungs[0].id, turns: 3 }]);
+	const [easiest] = ladderOf(drill) as [string];
+	let climb = withNextStep([{ rung: easiest, turns: 3 }], drill);
+	expect(climb).toEqual([{ rung: easiest, turns: 3 }, { turns: 3 }]);
 	for (let k = 0; k < drill.rungs.length + 1; k += 1) climb = withNextStep(climb, drill);
 	expect(climb.at(-1)).toEqual({ rung: drill.rungs.at(-1)?.id, turns: 3 });
 });

@@ -1,3 +1,4 @@
+import { ladderOf } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Block, ClimbStep } from '../model/practice';
 import type { EditOf } from '../practice';
@@ -38,23 +39,21 @@ const stepLike = (climb: readonly ClimbStep[], rung: string | undefined): ClimbS
 };
 
 /** A climb with one step more at its end: on the rung above its last one, or on that again at the top. */
-export function withNextStep(
-	climb: readonly ClimbStep[],
-	{ rungs }: Pick<Drill, 'rungs'>
-): ClimbStep[] {
-	const last = climb[climb.length - 1].rung;
-	const at = rungs.findIndex(({ id }) => id === last);
-	return [...climb, stepLike(climb, (rungs[at + 1] ?? rungs[at])?.id)];
+export function withNextStep(climb: readonly ClimbStep[], drill: Drill): ClimbStep[] {
+	const ladder = ladderOf(drill);
+	const at = ladder.indexOf(climb[climb.length - 1].rung ?? null);
+	const next = ladder[Math.min(at + 1, ladder.length - 1)];
+	return [...climb, stepLike(climb, next ?? undefined)];
 }
 
-/** A climb through a drill's whole ladder, from the drill itself to its top rung. */
+/** A climb through a drill's whole ladder, from its easiest rung to its top one. */
 export function wholeLadder(
-	{ rungs }: Pick<Drill, 'rungs'>,
+	drill: Drill,
 	{ kind, minutes }: { kind: ClimbKind; minutes: number }
 ): ClimbStep[] {
-	const steps = [undefined, ...rungs.map(({ id }) => id)];
+	const steps = ladderOf(drill);
 	return steps.map((rung) => ({
-		...(rung !== undefined && { rung }),
+		...(rung !== null && { rung }),
 		...(kind === 'turns' ? { turns: USUAL_TURNS } : { minutes: shared(minutes, steps.length) })
 	}));
 }

@@ -4,7 +4,7 @@ import { sound } from '../../../tests/support/faulty';
 import type { Drill } from '../model/drill';
 import { evaluate } from '../playing';
 import { applyEdit } from '../practice';
-import { ladderOf } from '../season';
+import { ladderOf } from '../drill';
 import { drillsForSkill } from './forSkill';
 import { periodFromDrill } from './newPeriod';
 import { unitBeside } from './lanes';

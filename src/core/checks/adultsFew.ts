@@ -1,3 +1,4 @@
+import { entryAt } from '../model/ages';
 import type { Practice } from '../model/practice';
 import type { Limits } from '../model/limits';
 import { adultPlaces } from '../drill';
@@ -9,8 +10,7 @@ import { freeAdults } from './shared';
 
 /** Players that an adult may have in charge at an age; Infinity where no limit is set. */
 function playersAnAdult({ playersAnAdult: table }: Limits, age: number): number {
-	const entry = [...table].sort((a, b) => a.under - b.under).find(({ under }) => age < under);
-	return entry?.players ?? Infinity;
+	return entryAt(table, age)?.players ?? Infinity;
 }
 
 /** How many of some people have come by a second. */

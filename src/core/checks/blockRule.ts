@@ -1,3 +1,4 @@
+import { suitsAges } from '../model/ages';
 import type { Drill } from '../model/drill';
 import { areaOf } from '../model/skill';
 import { type Evaluation, type PlayedRun, type RunStep, stepsOf } from '../playing';
@@ -52,10 +53,6 @@ export const playedBlocks = onceFor((evaluation: Evaluation): PlayedBlock[] => {
 const isOfKind = ({ family }: Drill, isWarmUp: boolean) =>
 	isWarmUp ? family === 'warm-up' : family !== 'warm-up' && family !== 'cool-down';
 
-/** Whether a drill is for players as old as those of a team. */
-const isForAges = ({ ages }: Drill, team: { from: number; to: number }) =>
-	!ages || (ages.from <= team.from && ages.to >= team.to);
-
 /** How many drills are tried before the block itself is taken out. */
 const DRILLS_TRIED = 6;
 
@@ -75,7 +72,7 @@ function drillsLike({ drill, evaluation }: PlayedBlock): Drill[] {
 			(other) =>
 				other.id !== drill.id &&
 				isOfKind(other, drill.family === 'warm-up') &&
-				isForAges(other, team.ages) &&
+				suitsAges(other, team.ages) &&
 				(shared(other) > 0 || areas.size === 0) &&
 				(!other.restByDesign || drill.restByDesign === true)
 		)

@@ -25,6 +25,15 @@ import { speaker } from '$words';
 
 const say = speaker(undefined);
 
+/**
+ * Which of two drills of one skill goes, which gives a skill, and who cleared a player is for others to say. The sun
+ * may shine everywhere, and the shelf of the demo has nothing else for six, nor its ground another zone.
+ */
+const FOR_THE_COACH = new Set([
+	...['skill-twice', 'floor-short', 'clearance-due', 'sun-on-catch'],
+	...['age-unsuited', 'look-up-close']
+]);
+
 describe('check', () => {
 	for (const [code, make] of Object.entries(faulty) as [FindingCode, () => Practice][])
 		describe(code, () => {
@@ -47,9 +56,7 @@ describe('check', () => {
 				const before = places(practice, code, contexts[code]);
 				for (const finding of found) {
 					const { fixes } = finding;
-					// Which of two drills of one skill goes, and which gives a skill, is for the coach to say.
-					if (code !== 'skill-twice' && code !== 'floor-short')
-						expect(fixes.length).toBeGreaterThan(0);
+					if (!FOR_THE_COACH.has(code)) expect(fixes.length).toBeGreaterThan(0);
 					for (const edit of fixes) {
 						expect(describeEdit(edit, { practice, context }, say)).not.toMatch(
 							/undefined|NaN|null/

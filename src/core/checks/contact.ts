@@ -1,35 +1,47 @@
 import { setMinutes } from '../building';
-import { contactOf, onRung } from '../playing';
+import { addDays } from '../conditions';
+import type { Limits } from '../model/limits';
+import { contactOf, contactWeight, onRung } from '../playing';
 import type { Context } from '../practice';
 import { onceFor } from './onceFor';
 import { overBlocks, playedBlocks, type BlockRule, type PlayedBlock } from './blockRule';
 
-/** Minutes at a level or over it. */
-const atLevel = (minutes: Iterable<readonly [number, number]>, level: number) =>
-	[...minutes].reduce((sum, [own, some]) => sum + (own >= level ? some : 0), 0);
+/** Minutes by level as minutes of hard contact: those of the level below count by their weight. */
+const weighed = (minutes: Iterable<readonly [number, number]>, limits: Limits) =>
+	[...minutes].reduce((sum, [level, some]) => sum + contactWeight(level, limits) * some, 0);
 
-/** Minutes of hard contact of each player up to and with a block; steps below the level are none. */
+/** Minutes of hard contact of each player up to and with a block. */
 const minutesUntil = onceFor((played: PlayedBlock): Map<string, number> => {
-	const { contactLevel } = played.evaluation.context.limits;
+	const { limits } = played.evaluation.context;
 	const blocks = playedBlocks(played.evaluation);
 	const last = blocks.findIndex(({ runs }) => runs[0].run.block === played.runs[0].run.block);
 	const contact = contactOf(blocks.slice(0, last + 1).flatMap(({ runs }) => [...runs]));
-	return new Map([...contact].map(([player, own]) => [player, atLevel(own, contactLevel)]));
+	return new Map([...contact].map(([player, own]) => [player, weighed(own, limits)]));
 });
 
-/** Minutes of hard contact that a player had in the six days before, and earlier on the day. */
-function weekBefore({ before, limits }: Context, player: string): number {
-	return (before?.week ?? []).reduce((sum, { strain }) => {
-		const own = Object.entries(strain[player]?.contact ?? {});
-		return (
-			sum +
-			atLevel(
-				own.map(([level, some]) => [Number(level), some] as const),
-				limits.contactLevel
-			)
-		);
-	}, 0);
+/** Minutes of hard contact that a player had on the days before that are meant. */
+function hadBefore(
+	{ before, limits }: Context,
+	player: string,
+	isMeant: (date: string) => boolean
+): number {
+	return (before?.week ?? [])
+		.filter(({ date }) => isMeant(date))
+		.reduce((sum, { strain }) => {
+			const own = Object.entries(strain[player]?.contact ?? {});
+			return (
+				sum +
+				weighed(
+					own.map(([level, some]) => [Number(level), some] as const),
+					limits
+				)
+			);
+		}, 0);
 }
+
+/** The same for the six days before, and earlier on the day. */
+const weekBefore = (context: Context, player: string): number =>
+	hadBefore(context, player, () => true);
 
 /** The player who has most, what that is, and what is over the limit of that. */
 interface Most {
@@ -62,7 +74,9 @@ function contactRule<Code extends 'contact-day' | 'contact-week'>(
 		severity: 'stop',
 		find(played) {
 			const { context } = played.evaluation;
-			const hard = played.steps.find(({ drill }) => drill.contact >= context.limits.contactLevel);
+			const hard = played.steps.find(
+				({ drill }) => contactWeight(drill.contact, context.limits) > 0
+			);
 			if (!hard) return null;
 			const { minutes, over } = mostIn(played);
 			if (over <= 1e-9) return null;
@@ -73,12 +87,19 @@ function contactRule<Code extends 'contact-day' | 'contact-week'>(
 		weigh: ({ values }: { values: { minutes: number } }) => values.minutes,
 		*propose(played) {
 			const { period } = played.runs[0].run;
-			const shorter = period.minutes - Math.ceil(mostIn(played).over);
+			const weights = played.steps.map(({ drill }) =>
+				contactWeight(drill.contact, played.evaluation.context.limits)
+			);
+			const shorter = period.minutes - Math.ceil(mostIn(played).over / Math.max(...weights));
 			if (shorter >= 1) yield setMinutes(played.evaluation.practice, period.id, shorter);
-			yield* softer(played, played.evaluation.context.limits.contactLevel);
+			yield* softer(played, hardestOf(played));
 		}
 	} as BlockRule<Code>);
 }
+
+/** The hardest contact of a block. */
+const hardestOf = ({ steps }: PlayedBlock): number =>
+	Math.max(...steps.map(({ drill }) => drill.contact));
 
 /** The steps of the climb that stay below a level, where there are any. */
 function* softer({ runs, drill }: PlayedBlock, level: number) {
@@ -98,6 +119,49 @@ export const contactDay = contactRule('contact-day', {
 export const contactWeek = contactRule('contact-week', {
 	limitOf: ({ limits }) => limits.contactWeekMinutes,
 	earlier: weekBefore
+});
+
+/** Players of a block who have much contact today and had much the day before, by their minutes of both. */
+function inARow(played: PlayedBlock) {
+	const { context, practice } = played.evaluation;
+	const { contactDayMinutes, contactRowShare } = context.limits;
+	const limit = contactDayMinutes * contactRowShare;
+	const here = new Set(played.runs.flatMap(({ run }) => run.players));
+	const yesterday = addDays(practice.date, -1);
+	return [...minutesUntil(played)]
+		.filter(([player, minutes]) => here.has(player) && minutes > limit + 1e-9)
+		.map(([player, minutes]) => ({
+			...{ player, minutes, limit },
+			before: hadBefore(context, player, (date) => date === yesterday)
+		}))
+		.filter(({ before }) => before > limit + 1e-9);
+}
+
+/** A player has much contact on two days in a row; the block that goes over the share today is at fault. */
+export const contactRow = overBlocks({
+	code: 'contact-row',
+	severity: 'stop',
+	find(played) {
+		const { context } = played.evaluation;
+		const hard = played.steps.find(({ drill }) => contactWeight(drill.contact, context.limits) > 0);
+		const [most] = hard ? inARow(played).sort((a, b) => b.minutes - a.minutes) : [];
+		if (!hard || !most) return null;
+		const { minutes, before, limit } = most;
+		const values = { minutes: Math.ceil(minutes), before: Math.ceil(before), limit };
+		return { values, fromSecond: hard.fromSecond };
+	},
+	cause: () => '',
+	weigh: ({ values }) => values.minutes,
+	*propose(played) {
+		const over = inARow(played).map(({ minutes, limit }) => minutes - limit);
+		const { period } = played.runs[0].run;
+		const weights = played.steps.map(({ drill }) =>
+			contactWeight(drill.contact, played.evaluation.context.limits)
+		);
+		const shorter = period.minutes - Math.ceil(Math.max(0, ...over) / Math.max(...weights));
+		if (shorter >= 1) yield setMinutes(played.evaluation.practice, period.id, shorter);
+		yield* softer(played, hardestOf(played));
+	}
 });
 
 /** Practices that a player must have come to before contact of a level; 0 where none are needed. */

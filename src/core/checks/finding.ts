@@ -25,6 +25,12 @@ const load = shapeOf({
 	players: says(Count, 'Players over their cap')
 });
 
+const near = shapeOf({
+	other: says(PartId, 'Id of the block beside it'),
+	gap: Type.Number({ description: 'Metres' }),
+	clear: Type.Number({ description: 'Metres' })
+});
+
 /** What can be wrong with a practice, with its numbers and ids; each has a rule of its own in this folder. */
 export const VALUES = {
 	'player-twice': twice,
@@ -149,6 +155,50 @@ export const VALUES = {
 		player: says(Id, 'Id of that player'),
 		players: says(Count, 'Players who lack some')
 	}),
+	'contact-row': shapeOf({
+		minutes: says(Minutes, 'Minutes of hard contact of a player that day'),
+		before: says(Minutes, 'Minutes of it on the day before'),
+		limit: says(Minutes, 'Most minutes on each of two days in a row')
+	}),
+	'too-hard': shapeOf({
+		what: says(Type.Enum(['effort', 'contact']), 'What is too much'),
+		has: says(Type.Number(), 'How much of it the block has'),
+		most: says(Type.Number(), 'The most at this age'),
+		age: Type.Number({ description: 'Years of age of the youngest' })
+	}),
+	'age-unsuited': shapeOf({
+		from: Type.Number({ description: 'Years of age from which the drill is meant' }),
+		to: Type.Number({ description: 'Years of age up to which the drill is meant' })
+	}),
+	'drill-long': shapeOf({
+		minutes: says(Minutes, 'Minutes of the drill that a player has'),
+		limit: says(Minutes, 'Most minutes at this age')
+	}),
+	'hard-long': shapeOf({
+		minutes: says(Minutes, 'Minutes of hard work'),
+		limit: says(Minutes, 'Most minutes'),
+		easy: says(Minutes, 'Minutes of easier work that would be a rest')
+	}),
+	'game-near': shapeOf({
+		days: says(Count, 'Days to the next game'),
+		within: says(Count, 'Days before a game on which the drill is not run')
+	}),
+	'load-rest': shapeOf({
+		kind: says(Label, 'What is counted'),
+		count: says(Count, 'How many of it the player had who rests longest'),
+		date: says(Day, 'The day on which they had them'),
+		until: says(Day, 'The day from which they may again'),
+		player: says(Id, 'Id of that player'),
+		players: says(Count, 'Players who should rest')
+	}),
+	'clearance-due': shapeOf({
+		from: says(Type.String(), 'What they are kept out of'),
+		setBy: says(Type.String(), 'Who set it'),
+		until: says(Day, 'Its last day')
+	}),
+	'sun-on-catch': shapeOf({
+		bearing: says(Type.Number(), 'Where the sun stands, degrees from north')
+	}),
 	'load-week': load,
 	'load-day': load,
 	'stand-long': shapeOf({
@@ -172,11 +222,8 @@ export const VALUES = {
 	'like-partners': shapeOf({
 		apart: Type.Number({ description: 'Ratings between two of a group' })
 	}),
-	'clear-space': shapeOf({
-		other: says(PartId, 'Id of the block beside it'),
-		gap: Type.Number({ description: 'Metres' }),
-		clear: Type.Number({ description: 'Metres' })
-	}),
+	'clear-space': near,
+	'look-up-close': near,
 	'rung-skipped': shapeOf({
 		to: says(Label, 'Name of the rung'),
 		missing: says(Label, 'Name of the rung that should come before')

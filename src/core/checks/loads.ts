@@ -1,4 +1,5 @@
 import { setMinutes } from '../building';
+import { addDays } from '../conditions';
 import type { Limits } from '../model/limits';
 import { loadsOf } from '../playing';
 import type { Context } from '../practice';
@@ -7,20 +8,27 @@ import { withoutPlayers } from './fixes';
 
 type Cap = Limits['loads'][number];
 
-/**
- * How much of a kind a player may have; Infinity where nothing is set. A year of birth tells the youngest
- * age that they can have.
- */
+/** The age of a player: a year of birth tells the youngest that they can have; without one, the team's youngest. */
+function ageOf({ playerById, team }: Context, id: string, date: string): number {
+	const born = playerById.get(id)?.birthYear;
+	return born === undefined ? team.ages.from : Number(date.slice(0, 4)) - born - 1;
+}
+
+/** Entries of a table that are meant for a kind and an age. */
+const meantFor = <Entry extends { kind: string; under?: number }>(
+	table: readonly Entry[],
+	kind: string,
+	age: number
+): Entry[] =>
+	table.filter((each) => each.kind === kind && (each.under === undefined || age < each.under));
+
+/** How much of a kind a player may have; Infinity where nothing is set. */
 function capOf(
-	{ limits, playerById, team }: Context,
+	context: Context,
 	id: string,
 	{ kind, date, of }: { kind: string; date: string; of: (cap: Cap) => number | undefined }
 ): number {
-	const born = playerById.get(id)?.birthYear;
-	const age = born === undefined ? team.ages.from : Number(date.slice(0, 4)) - born - 1;
-	const caps = limits.loads.filter(
-		(cap) => cap.kind === kind && (cap.under === undefined || age < cap.under)
-	);
+	const caps = meantFor(context.limits.loads, kind, ageOf(context, id, date));
 	return Math.min(Infinity, ...caps.map((cap) => of(cap) ?? Infinity));
 }
 
@@ -104,4 +112,56 @@ export const loadWeek = loadRule('load-week', {
 	of: ({ week }) => week,
 	earlier: ({ before }, player, kind) =>
 		(before?.week ?? []).reduce((sum, { strain }) => sum + (strain[player]?.loads?.[kind] ?? 0), 0)
+});
+
+/** Somebody who has some of a kind while they should still rest from it. */
+interface Unrested {
+	player: string;
+	kind: string;
+	/** How many of it they had, and when. */
+	count: number;
+	date: string;
+	/** The day from which they may again. */
+	until: string;
+}
+
+/** Those of a block who had much of what it costs too few days ago, the longest to rest first. */
+function unrestedIn(played: PlayedBlock): Unrested[] {
+	const { practice, context } = played.evaluation;
+	const earlier = (context.before?.week ?? []).filter(({ date }) => date < practice.date);
+	if (earlier.length === 0 || context.limits.rest.length === 0) return [];
+	return [...loadsOf(played.runs)]
+		.flatMap(([player, own]) =>
+			[...own.keys()].flatMap((kind) => {
+				const rests = meantFor(context.limits.rest, kind, ageOf(context, player, practice.date));
+				return earlier.flatMap(({ date, strain }): Unrested[] => {
+					const count = strain[player]?.loads?.[kind] ?? 0;
+					const days = Math.max(0, ...rests.map((each) => (count >= each.from ? each.days : 0)));
+					const until = addDays(date, days + 1);
+					return days > 0 && practice.date < until ? [{ player, kind, count, date, until }] : [];
+				});
+			})
+		)
+		.sort((a, b) => (a.until < b.until ? 1 : -1));
+}
+
+/** A player has some of a kind too few days after much of it. */
+export const loadRest = overBlocks({
+	code: 'load-rest',
+	severity: 'stop',
+	find(played) {
+		const all = unrestedIn(played);
+		const [first] = all;
+		if (!first) return null;
+		const { kind, count, date, until, player } = first;
+		const players = new Set(all.map((each) => each.player)).size;
+		const values = { kind, count: Math.ceil(count), date, until, player, players };
+		return { values, fromSecond: played.runs[0].run.fromSecond };
+	},
+	cause: ({ values }) => values.kind,
+	*propose(played) {
+		const { period, block } = played.runs[0].run;
+		const players = new Set(unrestedIn(played).map(({ player }) => player));
+		yield withoutPlayers(period, block, [...players]);
+	}
 });

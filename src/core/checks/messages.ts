@@ -161,6 +161,34 @@ const SENTENCES: Sentences = {
 			person: names.player(player),
 			others: players - 1
 		}),
+	'contact-row': ({ minutes, before, limit }, { say, blocks }) =>
+		say(texts.contactRow, { ...blocks, minutes, before, limit }),
+	'too-hard': ({ what, has, most, age }, { say, blocks }) =>
+		say(texts.tooHard, { ...blocks, what, has, most, age }),
+	'age-unsuited': ({ from, to }, { say, blocks }) =>
+		say(texts.ageUnsuited, { ...blocks, from, to }),
+	'drill-long': ({ minutes, limit }, { say, blocks }) =>
+		say(texts.drillLong, { ...blocks, minutes, limit }),
+	'hard-long': ({ minutes, limit, easy }, { say, clock, at }) =>
+		say(texts.hardLong, { minutes, limit, easy, from: clock(at.fromSecond ?? 0) }),
+	'game-near': ({ days, within }, { say, blocks }) =>
+		say(texts.gameNear, { ...blocks, days, within }),
+	'load-rest': ({ kind, count, date, until, player, players }, { say, blocks, names }) =>
+		say(texts.loadRest, {
+			...blocks,
+			...{ kind, count },
+			day: dayName(date),
+			until: dayName(until),
+			person: names.player(player),
+			others: players - 1
+		}),
+	'clearance-due': ({ from, setBy, until }, { say, names, at }) =>
+		say(texts.clearanceDue, {
+			...{ from, setBy },
+			until: dayName(until),
+			person: names.player(at.player ?? '')
+		}),
+	'sun-on-catch': (_values, { say, blocks }) => say(texts.sunOnCatch, blocks),
 	'load-day': (values, spoken) => spoken.say(texts.loadDay, loadValues(values, spoken)),
 	'load-week': (values, spoken) => spoken.say(texts.loadWeek, loadValues(values, spoken)),
 	'stand-long': ({ seconds, limit }, { say, blocks }) =>
@@ -181,6 +209,8 @@ const SENTENCES: Sentences = {
 			other: names.block(other),
 			gap: gap.toFixed(1)
 		}),
+	'look-up-close': ({ clear, gap }, { say, blocks }) =>
+		say(texts.lookUpClose, { ...blocks, clear, gap: gap.toFixed(1) }),
 	'rung-skipped': ({ to, missing }, { say, name }) => say(texts.rungSkipped, { name, to, missing }),
 	'skill-twice': ({ first, skill }, { say, blocks, names }) =>
 		say(texts.skillTwice, { ...blocks, first: names.block(first), skill: names.skill(skill) }),

@@ -1,19 +1,24 @@
 import type { Evaluation } from '../playing';
+import { ageUnsuited, tooHard } from './ageUnsuited';
 import { adultsFewAt, adultsFewThere } from './adultsFew';
 import { adultTwice } from './adultTwice';
 import { onceFor } from './onceFor';
 import { blockEmpty } from './blockEmpty';
 import { cannotRun } from './cannotRun';
-import { clearSpace } from './clearSpace';
-import { contactDay, contactRamp, contactWeek } from './contact';
+import { clearSpace, lookUpClose } from './clearSpace';
+import { clearanceDue } from './clearanceDue';
+import { contactDay, contactRamp, contactRow, contactWeek } from './contact';
 import { dailyMissing } from './dailyMissing';
 import type { Rule, Severity, Trouble } from './finding';
+import { drillLong } from './drillLong';
 import { floorShort } from './floorShort';
 import { fixtureShort } from './fixtureShort';
+import { gameNear } from './gameNear';
 import { groupSize } from './groupSize';
 import { hardAfterHard } from './hardAfterHard';
+import { hardLong } from './hardLong';
 import { kitShort } from './kitShort';
-import { loadDay, loadWeek } from './loads';
+import { loadDay, loadRest, loadWeek } from './loads';
 import { likePartners } from './likePartners';
 import { moveShort } from './moveShort';
 import { noWarmUp } from './noWarmUp';
@@ -30,7 +35,7 @@ import { skillTwice } from './skillTwice';
 import { slotLength } from './slotLength';
 import { standLong } from './standLong';
 import { stopLong } from './stopLong';
-import { sunInEyes } from './sunInEyes';
+import { sunInEyes, sunOnCatch } from './sunInEyes';
 import { talkLong } from './talkLong';
 import { unattended } from './unattended';
 import { underTime } from './underTime';
@@ -54,9 +59,13 @@ const RULES: readonly Rule[] = [
 	adultsFewAt,
 	contactDay,
 	contactWeek,
+	contactRow,
 	contactRamp,
+	tooHard,
+	gameNear,
 	loadDay,
 	loadWeek,
+	loadRest,
 	cannotRun,
 	groupSize,
 	playerUnplaced,
@@ -70,8 +79,12 @@ const RULES: readonly Rule[] = [
 	slotLength,
 	talkLong,
 	hardAfterHard,
+	hardLong,
+	drillLong,
+	ageUnsuited,
 	waterGap,
 	stopLong,
+	lookUpClose,
 	likePartners,
 	setupClash,
 	rungSkipped,
@@ -79,6 +92,8 @@ const RULES: readonly Rule[] = [
 	secondEyes,
 	skillTwice,
 	sunInEyes,
+	sunOnCatch,
+	clearanceDue,
 	dailyMissing,
 	floorShort
 ];

@@ -1,30 +1,23 @@
+import { ladderOf, type RungId } from '../drill';
 import type { Drill } from '../model/drill';
-import { onRung } from '../playing';
 import { overBlocks, type PlayedBlock } from './blockRule';
 
-/**
- * The rungs between that a step up leaves out and that are no easier than where it comes from: those that
- * it says it needs, else all. The drill itself stands before its first rung.
- */
-function leftOut(drill: Drill, before: readonly (string | undefined)[], to: string | undefined) {
-	const rungs = drill.rungs;
-	const from = before.at(-1);
-	const place = (rung: string | undefined) => rungs.findIndex(({ id }) => id === rung);
-	if (place(to) <= place(from)) return [];
-	const { needs } = rungs[place(to)];
-	const isMissing = (id: string) => (needs ? needs.includes(id) && !before.includes(id) : true);
-	const { effort } = onRung(drill, from);
-	return rungs
-		.slice(place(from) + 1, place(to))
-		.filter(({ id }) => isMissing(id) && onRung(drill, id).effort >= effort);
+/** The rungs of the ladder that a step up leaves out: those that it says it needs, else all between. */
+function leftOut(drill: Drill, before: readonly RungId[], to: RungId): RungId[] {
+	const ladder = ladderOf(drill);
+	const needs = drill.rungs.find(({ id }) => id === to)?.needs;
+	const isMissing = (id: RungId) =>
+		needs ? id !== null && needs.includes(id) && !before.includes(id) : true;
+	const from = ladder.indexOf(before[before.length - 1]);
+	return ladder.slice(from + 1, Math.max(from + 1, ladder.indexOf(to))).filter(isMissing);
 }
 
-const nameOf = ({ rungs, name }: Drill, rung: string | undefined) =>
+const nameOf = ({ rungs, name }: Drill, rung: RungId) =>
 	rungs.find(({ id }) => id === rung)?.name ?? name;
 
 /** The first step of a climb that leaves rungs out, and which. */
 function jumpOf({ drill, runs }: PlayedBlock) {
-	const climb = runs[0].run.block.climb.map(({ rung }) => rung);
+	const climb = runs[0].run.block.climb.map(({ rung = null }) => rung);
 	for (const [step, rung] of climb.entries()) {
 		const missing = step === 0 ? [] : leftOut(drill, climb.slice(0, step), rung);
 		if (missing.length > 0) return { step, missing, to: nameOf(drill, rung) };
@@ -39,7 +32,7 @@ export const rungSkipped = overBlocks({
 	find(played) {
 		const jump = jumpOf(played);
 		if (!jump) return null;
-		const values = { to: jump.to, missing: jump.missing[0].name };
+		const values = { to: jump.to, missing: nameOf(played.drill, jump.missing[0]) };
 		return { values, fromSecond: played.runs[0].run.fromSecond };
 	},
 	/** The rungs put in between, or the climb ended before the jump. */
@@ -49,7 +42,7 @@ export const rungSkipped = overBlocks({
 		const { block } = played.runs[0].run;
 		const { turns } = block.climb[0];
 		const length = turns === undefined ? { minutes: 1 } : { turns };
-		const between = jump.missing.map(({ id }) => ({ rung: id, ...length }));
+		const between = jump.missing.map((id) => ({ ...(id !== null && { rung: id }), ...length }));
 		const climb = block.climb.toSpliced(jump.step, 0, ...between);
 		const lower = block.climb.slice(0, jump.step);
 		for (const steps of [climb, lower])

@@ -71,7 +71,7 @@ test('periods are hard by the rungs that they run', () => {
 });
 
 test('only the minutes on a rung of hard contact count as such', () => {
-	const limits = { ...plain.limits, contactDayMinutes: 7 };
+	const limits = { ...plain.limits, contactDayMinutes: 7, lightContactShare: 0 };
 	const context = withRung({ contact: 4 }, { limits });
 	expect(of(climbing('eight', [undefined, 12], ['hard', 6]), context, 'contact-day')).toEqual([]);
 	const [found] = of(climbing('eight', [undefined, 9], ['hard', 9]), context, 'contact-day');
@@ -114,20 +114,28 @@ function kept(restriction: Omit<Restriction, 'setBy'>, player = 'p02'): Context 
 	return toContext({ ...plain, players });
 }
 
-test('a restriction holds from its first day to its last, both of them included', () => {
-	const found = (since: string, until: string) =>
-		of(demoPractice(), kept({ from: 'contact', since, until }), 'restricted-player').length > 0;
-	expect(found('2027-04-07', '2027-04-20')).toBe(false);
-	expect(found('2027-04-06', '2027-04-20')).toBe(true);
-	expect(found('2027-04-01', '2027-04-06')).toBe(true);
-	expect(found('2027-04-01', '2027-04-05')).toBe(false);
+test('what a coach set ends with its last day; what a practitioner set holds until one clears the player', () => {
+	const found = (own: Partial<Restriction>) =>
+		of(demoPractice(), kept({ from: 'contact', ...own }), 'restricted-player').length > 0;
+	expect(found({ since: '2027-04-07', until: '2027-04-20' })).toBe(false);
+	expect(found({ since: '2027-04-06', until: '2027-04-20' })).toBe(true);
+	expect(found({ by: 'coach', since: '2027-04-01', until: '2027-04-06' })).toBe(true);
+	expect(found({ by: 'coach', since: '2027-04-01', until: '2027-04-05' })).toBe(false);
+	expect(found({ since: '2027-04-01', until: '2027-04-05' })).toBe(true);
+	const asks = (own: Partial<Restriction>) =>
+		of(demoPractice(), kept({ from: 'contact', ...own }), 'clearance-due').length > 0;
+	expect(asks({ until: '2027-04-07' })).toBe(false);
+	expect(asks({ until: '2027-04-06' })).toBe(true);
+	expect(asks({ until: '2027-04-05', cleared: { by: 'Dr Vane', on: '2027-04-06' } })).toBe(false);
+	expect(found({ until: '2027-04-05', cleared: { by: 'Dr Vane', on: '2027-04-06' } })).toBe(false);
+	expect(found({ from: 'all' })).toBe(true);
 	const practice = demoPractice();
 	const context = kept({ from: 'contact', until: '2027-04-06' });
 	const [fault] = faultsIn(evaluate(practice, context)).filter(
 		({ code }) => code === 'restricted-player'
 	);
 	expect(describeFinding(fault, { practice, context }, say)).toContain(
-		'is kept out of contact up to and including 6 April 2027 by Dr Vane'
+		'is kept out of contact and live play up to and including 6 April 2027 by Dr Vane'
 	);
 });
 

@@ -1,4 +1,5 @@
 import { sum } from 'd3-array';
+import { ladderOf } from '../drill';
 import type { Drill } from '../model/drill';
 import { onRung, suitableZones } from '../playing';
 import type { Plan } from '../practice';
@@ -74,10 +75,9 @@ function rungsFor({ ladders = [], brief = [], drills }: DraftInput): Map<string,
 	const rungs = new Map<string, string | null>(stands);
 	for (const { drill, rung } of brief) {
 		if (rung === undefined) continue;
-		const ladder = [
-			null,
-			...(drills.find(({ id }) => id === drill)?.rungs ?? []).map(({ id }) => id)
-		];
+		const own = drills.find(({ id }) => id === drill);
+		if (!own) continue;
+		const ladder = ladderOf(own);
 		const from = stands.get(drill);
 		const most = from === undefined ? ladder.length : ladder.indexOf(from) + 1;
 		rungs.set(drill, ladder[Math.min(ladder.indexOf(rung), most)] ?? null);

@@ -2,6 +2,8 @@ import { describe, expect, test, vi } from 'vitest';
 import { demoSurroundings } from '../../../tests/support/demo';
 import { randomDraft } from '../../../tests/support/drafts';
 import { faultsIn } from '../checks';
+import { ladderOf } from '../drill';
+import type { Drill } from '../model/drill';
 import { evaluate } from '../playing';
 import { practiceFault, toContext } from '../practice';
 import { draft, type Alternative, type DraftInput } from '.';
@@ -126,7 +128,7 @@ test('a brief goes one rung up at most, and the next rung comes in the first hal
 		usual('saltmarsh', {
 			...{ stations: false, alternatives: 1 },
 			brief: [{ drill: 'channel-duel', rung: 'after-sprint', minutes: 16 }],
-			ladders: [{ drill: 'channel-duel', rung: 'walking-start' }]
+			ladders: [{ drill: 'channel-duel', rung: null }]
 		})
 	);
 	const at = briefed.practice.periods.findIndex(({ lanes }) =>
@@ -137,6 +139,20 @@ test('a brief goes one rung up at most, and the next rung comes in the first hal
 	const before = briefed.practice.periods.slice(0, at);
 	const minutes = before.reduce((sum, period) => sum + period.minutes, 0);
 	expect(minutes).toBeLessThan(briefed.practice.minutes / 2);
+});
+
+test('one rung up from the easiest is the drill itself: a brief for a higher one gets no more', () => {
+	const ladder = ladderOf(usual().drills.find(({ id }) => id === 'corner-battery') as Drill);
+	expect(ladder).toEqual(['slow', null, 'slip']);
+	const [briefed] = drafted(
+		usual('saltmarsh', {
+			...{ stations: false, alternatives: 1 },
+			brief: [{ drill: 'corner-battery', rung: 'slip', minutes: 12 }],
+			ladders: [{ drill: 'corner-battery', rung: 'slow' }]
+		})
+	);
+	const block = blocksOf(briefed).find(({ drill }) => drill?.id === 'corner-battery');
+	expect(block?.climb[0].rung).toBeUndefined();
 });
 
 test('what is kept stays as it is, and ladders go on where they stand', () => {

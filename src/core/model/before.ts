@@ -35,6 +35,12 @@ export const Before = Type.Object(
 				)
 			),
 			'The practices before this one on its day and the six days before it'
+		),
+		nextGame: Type.Optional(
+			says(
+				Day,
+				'The day of the next game, that of the practice among them; none is known without it'
+			)
 		)
 	},
 	closed

@@ -156,6 +156,18 @@ const changeable = {
 		),
 		'Adults of one copy'
 	),
+	notWithinDaysOfGame: Type.Optional(
+		says(
+			Type.Integer({ minimum: 0, maximum: 14 }),
+			'Days before a game on which it is not run: 0 the day of the game alone, 2 that and the two days before'
+		)
+	),
+	warmUpMinutes: Type.Optional(
+		says(
+			Type.Number({ minimum: 0, maximum: 60 }),
+			'Minutes of warm-up that it needs before it, where that is more than the limits ask'
+		)
+	),
 	contact: says(
 		Type.Integer({ minimum: 0, maximum: 4 }),
 		'How much contact it has: 0 none, 4 full'
@@ -271,6 +283,9 @@ export const Rung = Type.Object(
 		change: says(Text, 'What changes, as players hear it'),
 		lever: says(Type.Enum([...LEVERS]), 'What the change works on'),
 		needs: Type.Optional(says(Type.Array(Key), 'Ids of rungs that come before it')),
+		on: Type.Optional(
+			says(Key, 'Id of an earlier rung whose changes hold on this one too; its own come on top')
+		),
 		set: Type.Optional(
 			says(RungChange, 'The fields of the drill that it replaces, each as a whole')
 		)
@@ -289,7 +304,13 @@ export const Drill = Type.Object(
 		name: says(Name, 'Its name'),
 		sports: says(Type.Array(Id), 'Ids of the sports that it is for; `any` for all'),
 		...changeable,
-		rungs: says(Type.Array(Rung), 'Its ladder, from the easiest on')
+		standardAt: Type.Optional(
+			says(
+				Type.Integer({ minimum: 0, maximum: 100 }),
+				'How many rungs are easier than the drill itself, which stands behind them; where it is not said, the rungs at the front with less effort or contact'
+			)
+		),
+		rungs: says(Type.Array(Rung), 'Its ladder, from the easiest on, without the drill itself')
 	},
 	closed
 );

@@ -76,6 +76,75 @@ export const Limits = Type.Object(
 			),
 			'Caps on what turns cost a body, by kind and age; the lowest that is meant for a player holds'
 		),
+		rest: says(
+			Type.Array(
+				Type.Object(
+					{
+						kind: says(Key, 'What is counted, as drills name it: pitches'),
+						under: Type.Optional(
+							says(Type.Integer({ minimum: 1, maximum: 99 }), 'Under this age; all where not said')
+						),
+						from: says(Type.Number({ minimum: 1 }), 'From so many of it in a day'),
+						days: says(
+							Type.Integer({ minimum: 1, maximum: 6 }),
+							'Days without any of it that follow, 1 to 6'
+						)
+					},
+					closed
+				),
+				{ maxItems: 50 }
+			),
+			'Days of rest after much of a kind; the longest that is meant for a player holds'
+		),
+		effortCaps: says(
+			Type.Array(
+				Type.Object(
+					{
+						under: says(Type.Number({ minimum: 1 }), 'Under this age in years'),
+						effort: says(Type.Number({ minimum: 1, maximum: 10 }), 'Hardest effort, 1 to 10')
+					},
+					closed
+				)
+			),
+			'The hardest work by age: the first entry that is over the age holds'
+		),
+		contactCaps: says(
+			Type.Array(
+				Type.Object(
+					{
+						under: says(Type.Number({ minimum: 1 }), 'Under this age in years'),
+						contact: says(Type.Integer({ minimum: 0, maximum: 4 }), 'Most contact, 0 to 4')
+					},
+					closed
+				)
+			),
+			'The most contact by age: the first entry that is over the age holds'
+		),
+		drillMinutes: says(
+			Type.Array(
+				Type.Object(
+					{
+						under: says(Type.Number({ minimum: 1 }), 'Under this age in years'),
+						minutes: says(Type.Number({ minimum: 1 }), 'Minutes of one drill, 1 or more')
+					},
+					closed
+				)
+			),
+			'Minutes of one drill that a player has in a practice, games and the steps of a climb apart, by age: the first entry that is over the age holds'
+		),
+		hardMinutes: says(
+			Type.Number({ minimum: 1 }),
+			'Minutes of hard work without an easy stretch in between; a drink is none'
+		),
+		easyMinutes: says(Type.Number({ minimum: 1 }), 'Minutes of easier work that count as a rest'),
+		eyesUnderAge: says(
+			Type.Number({ minimum: 0, maximum: 100 }),
+			'Age in years: younger players have contact and catch under the sky only where an adult watches'
+		),
+		lookUpMetres: says(
+			Type.Number({ minimum: 0 }),
+			'Metres kept clear around players who look up into the sky'
+		),
 		aloneFromAge: says(
 			Type.Number({ minimum: 0, maximum: 18 }),
 			'Age in years: younger players are nowhere without an adult in their zone'
@@ -83,6 +152,14 @@ export const Limits = Type.Object(
 		contactLevel: says(
 			Type.Number({ minimum: 1, maximum: 4 }),
 			'Contact that counts as hard, 1 to 4'
+		),
+		lightContactShare: says(
+			Type.Number({ minimum: 0, maximum: 1 }),
+			'What a minute of contact one level below counts of a minute of hard contact, 0 to 1'
+		),
+		contactRowShare: says(
+			Type.Number({ minimum: 0, maximum: 1 }),
+			'Share of the minutes of a day over which contact is not had on two days in a row, 0 to 1'
 		),
 		contactDayMinutes: says(
 			Type.Number({ minimum: 0 }),
@@ -99,6 +176,10 @@ export const Limits = Type.Object(
 		fullContactAfter: says(
 			Type.Integer({ minimum: 0 }),
 			'Practices of the season that a player must have come to before full contact, level 4'
+		),
+		rampAwayDays: says(
+			Type.Integer({ minimum: 1, maximum: 200 }),
+			'Days away after which a player builds up to contact anew'
 		),
 		standSeconds: says(
 			Type.Array(

@@ -2,6 +2,8 @@ import Type, { type Static } from 'typebox';
 import { byKey, closed, Counts, Id, Key, Name, Point, Text, says } from './fields';
 import { Ground } from './team';
 
+const Contact = Type.Integer({ minimum: 0, maximum: 4 });
+
 /** What a team of a sport starts from, `fieldplan/sport@1`: its ground, who there is, what is learned. */
 export const Sport = Type.Object(
 	{
@@ -68,6 +70,47 @@ export const Sport = Type.Object(
 		),
 		loads: Type.Optional(
 			says(Type.Array(Key), 'What turns cost a body in it and is counted: throws, jumps')
+		),
+		sends: Type.Optional(
+			says(Key, 'What a ball that is sent costs a body in it, where that is counted: throws, kicks')
+		),
+		contact: Type.Optional(
+			says(
+				Type.Object(
+					{
+						game: says(Contact, 'In a full game'),
+						small: says(Contact, 'In a small one, and in any other live play')
+					},
+					closed
+				),
+				'How much contact its games have, 0 none to 4 full'
+			)
+		),
+		hazards: Type.Optional(
+			says(
+				Type.Object(
+					{
+						swing: Type.Optional(says(Type.Number({ minimum: 0 }), 'Metres kept clear of a swing')),
+						flight: Type.Optional(
+							says(Type.Number({ minimum: 0 }), 'Metres kept clear where balls fly')
+						)
+					},
+					closed
+				),
+				'What swings and flies in it wherever a ball is played'
+			)
+		),
+		softBall: Type.Optional(
+			says(
+				Type.Object(
+					{
+						item: says(Key, 'Its name, one of it'),
+						under: says(Type.Number({ minimum: 1 }), 'For teams under this age in years')
+					},
+					closed
+				),
+				'What is played with in place of a ball that is hard'
+			)
 		),
 		cautions: says(Type.Array(Text), 'What is usually looked after in it'),
 		kit: says(Counts, 'Kit that a team usually has, by name')

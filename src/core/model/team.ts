@@ -5,8 +5,8 @@ import { byKey, closed, Counts, Day, Id, Key, Name, Point, SkillId, Text, says }
 export const Restriction = Type.Object(
 	{
 		from: says(
-			Type.Enum(['contact', 'running', 'drills']),
-			'What the player is kept out of: `drills` are those that `drills` and `skills` name'
+			Type.Enum(['all', 'contact', 'running', 'drills']),
+			'What the player is kept out of: `all` is any training, `contact` live play too, `drills` are those that `drills` and `skills` name'
 		),
 		by: Type.Optional(
 			says(
@@ -25,7 +25,12 @@ export const Restriction = Type.Object(
 			)
 		),
 		since: Type.Optional(says(Day, 'The first day that it holds on; always where it is not said')),
-		until: Type.Optional(says(Day, 'The last day that it holds on; open where it is not said')),
+		until: Type.Optional(
+			says(
+				Day,
+				'The last day: a coach’s own ends with it, after a practitioner’s own somebody must clear the player; open where it is not said'
+			)
+		),
 		setBy: says(Name, 'Who set it, by name'),
 		cleared: Type.Optional(
 			says(

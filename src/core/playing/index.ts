@@ -29,7 +29,9 @@ export {
 export type { PlayedRun, RunSums } from './playRun';
 export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export {
+	awaitsClearing,
 	holdsOn,
+	isTwoSided,
 	isKeptOutOfPeriod,
 	keptOutOf,
 	keptOutOfDrill,
@@ -59,6 +61,6 @@ export {
 	type Window
 } from './schedule';
 export { onRung, rungsRun, stepsOf, type RunStep } from './steps';
-export { contactOf, costOf, loadsOf, strainOf, type Cost } from './strain';
+export { contactOf, contactWeight, costOf, loadsOf, strainOf, type Cost } from './strain';
 export { PracticeSummary, summaryOf } from './summary';
 export type { Interval, State, Track } from './timelineShapes';

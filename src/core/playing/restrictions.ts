@@ -7,29 +7,46 @@ import { drillOf, type Plan } from '../practice';
 import { isStation, playersOfLane } from './schedule';
 import { rungsRun } from './steps';
 
-/** Whether a restriction holds on a day: its first and its last day count, and the day it is cleared on does not. */
+/**
+ * Whether a restriction holds on a day: its first day counts, and the day it is cleared on does not. One that a
+ * coach set ends with its last day; what a practitioner set holds until one clears the player, however late.
+ */
 export const holdsOn = (
-	{ since, until, cleared }: Pick<Restriction, 'since' | 'until' | 'cleared'>,
+	{ by = 'practitioner', since, until, cleared }: Restriction,
 	date: string
 ): boolean =>
 	(since === undefined || date >= since) &&
-	(until === undefined || date <= until) &&
+	(by === 'practitioner' || until === undefined || date <= until) &&
 	(!cleared || date < cleared.on);
 
+/** Whether a restriction has come to its last day, and waits for who clears the player, and from when. */
+export const awaitsClearing = (restriction: Restriction, date: string): boolean =>
+	holdsOn(restriction, date) &&
+	(restriction.by ?? 'practitioner') === 'practitioner' &&
+	restriction.until !== undefined &&
+	date >= restriction.until;
+
+/** Whether a drill is live play of two sides: against opponents, or of several workers against each other. */
+export const isTwoSided = ({ live, spots }: Pick<Drill, 'live' | 'spots'>): boolean =>
+	live === true &&
+	(spots.some(({ role }) => role === 'opponent') ||
+		spots.reduce((sum, { role, count }) => sum + (role === 'worker' ? count : 0), 0) > 1);
+
 /**
- * Whether a drill is one that a restriction keeps players out of: contact, a live opponent, running, or what
- * it names itself.
+ * Whether a drill is one that a restriction keeps players out of: all there is, contact and live play of two
+ * sides, running, or what it names itself.
  */
 function isRuledOut(
 	{ from, drills = [], skills = [] }: Restriction,
-	{ id, contact, live, spots, effort, skills: trained }: Drill,
+	drill: Drill,
 	{ restrictedContact, restrictedEffort }: Limits
 ): boolean {
+	const { id, contact, effort, skills: trained } = drill;
+	if (from === 'all') return true;
 	if (from === 'drills')
 		return drills.includes(id) || trained.some(({ skill }) => skills.includes(areaOf(skill)));
 	if (from === 'running') return effort >= restrictedEffort;
-	const meetsOpponents = live === true && spots.some(({ role }) => role === 'opponent');
-	return contact >= restrictedContact || meetsOpponents;
+	return contact >= restrictedContact || isTwoSided(drill);
 }
 
 /** The restriction that keeps a player out of a drill on a day, or undefined. */

@@ -1,4 +1,5 @@
 import type { Strain } from '../model/before';
+import type { Limits } from '../model/limits';
 import { addLoads } from '../drill';
 import type { Evaluation } from './evaluate';
 import type { PlayedRun } from './playRun';
@@ -32,6 +33,15 @@ export function contactOf(runs: readonly PlayedRun[]): Map<string, Map<number, n
 	return contact;
 }
 
+/** What a minute at a level of contact counts of a minute of hard contact, 0 to 1. */
+export function contactWeight(
+	level: number,
+	{ contactLevel, lightContactShare }: Pick<Limits, 'contactLevel' | 'lightContactShare'>
+): number {
+	if (level >= contactLevel) return 1;
+	return level > 0 && level === contactLevel - 1 ? lightContactShare : 0;
+}
+
 /** What a played practice costs each player's body; who has none of it is left out. */
 export function strainOf({ runs }: Evaluation): Record<string, Strain> {
 	const [contact, loads] = [contactOf(runs), loadsOf(runs)];
@@ -50,7 +60,7 @@ export function strainOf({ runs }: Evaluation): Record<string, Strain> {
 	return strain;
 }
 
-/** What a practice costs a player: minutes times effort, and minutes of hard contact. */
+/** What a practice costs a player: minutes times effort, and minutes of hard contact, lighter ones by their weight. */
 export type Cost = [load: number, contact: number];
 
 /** What a played practice costs each of its players. */
@@ -58,11 +68,11 @@ export function costOf({ runs, context }: Evaluation): Record<string, Cost> {
 	const cost: Record<string, Cost> = {};
 	for (const { run, drill, fromSecond, toSecond } of runs.flatMap(stepsOf)) {
 		const minutes = (toSecond - fromSecond) / 60;
-		const isHard = drill.contact >= context.limits.contactLevel;
+		const hard = contactWeight(drill.contact, context.limits);
 		for (const player of run.players) {
 			const own = (cost[player] ??= [0, 0]);
 			own[0] += minutes * drill.effort;
-			if (isHard) own[1] += minutes;
+			own[1] += hard * minutes;
 		}
 	}
 	return cost;

@@ -23,13 +23,66 @@ export const DEFAULT_LIMITS: Limits = {
 		{ under: 12, players: 8 },
 		{ under: 18, players: 12 }
 	],
-	loads: [],
+	loads: [
+		{ kind: 'pitches', under: 9, day: 40, week: 60 },
+		{ kind: 'pitches', under: 13, day: 60, week: 90 },
+		{ kind: 'pitches', under: 17, day: 75, week: 120 },
+		{ kind: 'pitches', under: 19, day: 90, week: 150 },
+		{ kind: 'throws', under: 13, day: 80, week: 200 },
+		{ kind: 'throws', under: 19, day: 120, week: 320 },
+		{ kind: 'balls bowled', under: 13, day: 36, week: 90 },
+		{ kind: 'balls bowled', under: 16, day: 48, week: 120 },
+		{ kind: 'balls bowled', under: 19, day: 60, week: 160 },
+		{ kind: 'headers', under: 12, day: 0, week: 0 },
+		{ kind: 'headers', under: 14, day: 5, week: 10 },
+		{ kind: 'headers', under: 18, day: 10, week: 20 },
+		{ kind: 'jumps', under: 13, day: 60, week: 180 },
+		{ kind: 'jumps', under: 18, day: 100, week: 300 },
+		{ kind: 'jumps', day: 150, week: 450 },
+		{ kind: 'tackles', under: 14, day: 15, week: 30 },
+		{ kind: 'tackles', under: 18, day: 25, week: 50 },
+		{ kind: 'tackles', day: 40, week: 80 },
+		{ kind: 'kicks', under: 14, day: 60, week: 150 },
+		{ kind: 'kicks', under: 18, day: 90, week: 220 },
+		{ kind: 'sprint metres', under: 12, day: 300, week: 900 },
+		{ kind: 'sprint metres', under: 18, day: 800, week: 2000 },
+		{ kind: 'sprint metres', day: 1500, week: 3600 }
+	],
+	rest: [
+		{ kind: 'pitches', under: 19, from: 20, days: 1 },
+		{ kind: 'pitches', under: 19, from: 40, days: 2 },
+		{ kind: 'pitches', under: 19, from: 60, days: 3 },
+		{ kind: 'balls bowled', under: 19, from: 30, days: 1 }
+	],
+	effortCaps: [
+		{ under: 9, effort: 7 },
+		{ under: 12, effort: 8 },
+		{ under: 16, effort: 9 }
+	],
+	contactCaps: [
+		{ under: 9, contact: 1 },
+		{ under: 12, contact: 2 },
+		{ under: 16, contact: 3 }
+	],
+	drillMinutes: [
+		{ under: 9, minutes: 8 },
+		{ under: 12, minutes: 10 },
+		{ under: 16, minutes: 12 },
+		{ under: 100, minutes: 15 }
+	],
+	hardMinutes: 30,
+	easyMinutes: 5,
+	eyesUnderAge: 18,
+	lookUpMetres: 5,
 	aloneFromAge: 12,
 	contactLevel: 3,
+	lightContactShare: 0.25,
+	contactRowShare: 0.5,
 	contactDayMinutes: 20,
 	contactWeekMinutes: 60,
 	contactAfter: 2,
 	fullContactAfter: 4,
+	rampAwayDays: 14,
 	standSeconds: [
 		{ under: 7, seconds: 30 },
 		{ under: 9, seconds: 45 },

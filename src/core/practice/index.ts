@@ -23,6 +23,7 @@ export {
 } from './find';
 export { idMaker } from './ids';
 export { LIMIT_FACTS, type LimitFact } from './limitFacts';
+export { capsAt, mostDrillMinutes, unsuited, type Unsuited } from './suits';
 export { mostTalkMinutes } from './talks';
 export type { Plan } from './plan';
 export {

@@ -4,10 +4,20 @@ import type { Limits } from '../model/limits';
 
 /** A limit that is one number, as a coach is asked for it. */
 export interface LimitFact {
-	key: Exclude<keyof Limits, 'playersAnAdult' | 'loads' | 'standSeconds'>;
+	key: Exclude<
+		keyof Limits,
+		| 'playersAnAdult'
+		| 'loads'
+		| 'rest'
+		| 'standSeconds'
+		| 'effortCaps'
+		| 'contactCaps'
+		| 'drillMinutes'
+	>;
 	name: Message;
 	unit:
 		| 'practices'
+		| 'days'
 		| 'stations'
 		| 'min'
 		| '%'
@@ -53,6 +63,20 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		...effort
 	},
 	{
+		key: 'hardMinutes',
+		name: texts.hardStretch,
+		says: texts.hardStretchSays,
+		...minutes,
+		least: 1
+	},
+	{
+		key: 'easyMinutes',
+		name: texts.easyStretch,
+		says: texts.easyStretchSays,
+		...minutes,
+		least: 1
+	},
+	{
 		key: 'waterMinutes',
 		name: texts.betweenTwoDrinks,
 		says: texts.theLongestTimeOnTheGround,
@@ -66,6 +90,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		unit: 'years',
 		least: 0,
 		most: 18,
+		step: 1
+	},
+	{
+		key: 'eyesUnderAge',
+		name: texts.eyesOnContact,
+		says: texts.eyesOnContactSays,
+		unit: 'years',
+		least: 0,
+		most: 100,
 		step: 1
 	},
 	{
@@ -96,6 +129,18 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		...minutes
 	},
 	{
+		key: 'lightContactShare',
+		name: texts.lightContact,
+		says: texts.lightContactSays,
+		...share
+	},
+	{
+		key: 'contactRowShare',
+		name: texts.contactInARow,
+		says: texts.contactInARowSays,
+		...share
+	},
+	{
 		key: 'loadJump',
 		name: texts.loadJump,
 		says: texts.loadJumpSays,
@@ -117,6 +162,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		...times
 	},
 	{
+		key: 'rampAwayDays',
+		name: texts.rampAway,
+		says: texts.rampAwaySays,
+		unit: 'days',
+		least: 1,
+		most: 200,
+		step: 1
+	},
+	{
 		key: 'restrictedContact',
 		name: texts.keptOutOfContact,
 		says: texts.keptOutOfContactSays,
@@ -132,6 +186,15 @@ export const LIMIT_FACTS: readonly LimitFact[] = [
 		key: 'swingMetres',
 		name: texts.roomForASwing,
 		says: texts.metresKeptClearBetweenDrillThat,
+		unit: 'm',
+		least: 0,
+		most: 50,
+		step: 0.5
+	},
+	{
+		key: 'lookUpMetres',
+		name: texts.roomUnderTheSky,
+		says: texts.roomUnderTheSkySays,
 		unit: 'm',
 		least: 0,
 		most: 50,

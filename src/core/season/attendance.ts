@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import { daysBetween } from '../conditions';
 import type { Attendance } from '../model/attendance';
 import type { Practice } from '../model/practice';
 
@@ -32,6 +33,20 @@ export function comingTo(
 			];
 		})
 	);
+}
+
+/**
+ * How many of the days on which somebody came lie behind their last stretch away of so many days or more, up to a
+ * day: they build up anew after it.
+ */
+export function sinceAway(dates: readonly string[], day: string, awayDays: number): number {
+	const sorted = dates.toSorted();
+	let count = 0;
+	for (const [index, date] of sorted.entries()) {
+		const next = sorted[index + 1] ?? day;
+		count = daysBetween(date, next) > awayDays ? 0 : count + 1;
+	}
+	return count;
 }
 
 const without = ({ practice: _practice, person: _person, ...coming }: Attendance): Coming => coming;

@@ -1,5 +1,5 @@
 export { besideLane, type AreaBeside } from './besideLane';
-export { comingTo, habitsOf, withComing, type Coming, type Habit } from './attendance';
+export { comingTo, habitsOf, sinceAway, withComing, type Coming, type Habit } from './attendance';
 export { ledgerRows, type LedgerRow } from './ledger';
 export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
 export { nextFreeDay, usualOn, type PracticeFacts } from './usual';
@@ -31,7 +31,6 @@ export { seasonFault, type SeasonFault, type SeasonKnown } from './seasonFault';
 export {
 	byNews,
 	courseStanding,
-	ladderOf,
 	saidOf,
 	shortSides,
 	standingOf,
@@ -39,7 +38,6 @@ export {
 	type DatedTally,
 	type LadderSaid,
 	type LadderStanding,
-	type RungId,
 	type RungRun,
 	type ShortSide,
 	type Whose

@@ -7,7 +7,8 @@ import { evaluate } from '../playing';
 import { dueOn } from './dueNow';
 import { figuresOf } from './figures';
 import { floorsIn } from './floors';
-import { courseStanding, ladderOf, saidOf, shortSides, standingOf, type RungRun } from './ladder';
+import { ladderOf } from '../drill';
+import { courseStanding, saidOf, shortSides, standingOf, type RungRun } from './ladder';
 import { ledgerRows } from './ledger';
 
 const { drills } = demoContext();

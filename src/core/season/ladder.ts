@@ -1,26 +1,9 @@
 import { group, max, sum } from 'd3-array';
+import { ladderOf, type RungId } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Advice, Ruling, Tally } from '../model/ladders';
 import { onRung } from '../playing';
 import { DEFAULT_WINDOW, step, type StepAdvice } from './step';
-
-/** A rung, null for the drill itself. */
-export type RungId = string | null;
-
-/**
- * The rungs of a drill from the easiest to the hardest as it lists them, with the drill itself (null) in its
- * place: behind the rungs at the front that ask for less effort or have less contact.
- */
-export function ladderOf(drill: Drill): RungId[] {
-	const isEasier = (id: string) => {
-		const { effort, contact } = onRung(drill, id);
-		return effort < drill.effort || (effort === drill.effort && contact < drill.contact);
-	};
-	const ids = drill.rungs.map(({ id }) => id);
-	const harder = ids.findIndex((id) => !isEasier(id));
-	const easier = harder < 0 ? ids.length : harder;
-	return [...ids.slice(0, easier), null, ...ids.slice(easier)];
-}
 
 /** A drill on a rung in a practice that was held, by those of one unit. */
 export interface RungRun {

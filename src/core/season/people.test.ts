@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { habitsOf, meetingsIn, orderByCliques, pairsIn, togetherOf } from '.';
+import { habitsOf, meetingsIn, orderByCliques, pairsIn, sinceAway, togetherOf } from '.';
 import { demoPractice } from '../../../tests/support/demo';
 
 const practice = demoPractice();
@@ -81,4 +81,13 @@ test('habits count what was said and who was expected; who is late now and then 
 	expect(habits.get('coach')).toMatchObject({ asked: 6, late: 0 });
 	expect(habits.get('guest')).toMatchObject({ asked: 1, absent: 1 });
 	expect(habits.get('new')).toMatchObject({ asked: 0, isUsuallyLate: false });
+});
+
+test('whoever was away for longer than the limit builds up anew', () => {
+	const days = ['2027-03-01', '2027-03-04', '2027-03-18', '2027-03-20'];
+	expect(sinceAway(days, '2027-03-21', 14)).toBe(4);
+	expect(sinceAway(days, '2027-03-21', 13)).toBe(2);
+	expect(sinceAway(days, '2027-04-04', 14)).toBe(0);
+	expect(sinceAway(days, '2027-04-03', 14)).toBe(4);
+	expect(sinceAway([], '2027-04-03', 14)).toBe(0);
 });

@@ -5,7 +5,7 @@ import type { Drill } from '../model/drill';
 import type { Limits } from '../model/limits';
 import { onRung } from '../playing';
 import { DEFAULT_LIMITS } from '../practice';
-import { ladderOf } from '../season';
+import { ladderOf } from '../drill';
 import { planFault } from './planFault';
 import type { PlanItem, PlannedPractice, SeasonPlanInput } from './planShapes';
 import type { Ask, Item, Ladder, Line, Slot, Task, Variant } from './task';

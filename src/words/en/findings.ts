@@ -51,7 +51,7 @@ export default messages({
 	adultsInChargeUntil:
 		'{count, plural, one {# {player}} other {# {players}}} of this age need {needed, plural, one {# {adult}} other {# {adults}}} who may have them in charge (one for {each}); {has, plural, one {# is} other {# are}} there until {clock}.',
 	restrictedPlayer:
-		'{person} is kept out of {from, select, contact {contact} running {running} other {some {drills}}}{isOpen, select, true {} other { up to and including {until}}} by {setBy}{isSaid, select, true { ({reason})} other {}}, and is in {where}.',
+		'{person} is kept out of {from, select, all {all training} contact {contact and live play} running {running} other {some {drills}}}{isOpen, select, true {} other { up to and including {until}}} by {setBy}{isSaid, select, true { ({reason})} other {}}, and is in {where}.',
 	contactDay:
 		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today; the limit is {limit}.',
 	loadDay:
@@ -62,6 +62,23 @@ export default messages({
 		'{where} {many, plural, one {has} other {have}} contact of level {level}, and {person} has come to {attended, plural, =0 {no {practice}} one {# {practice}} other {# {practices}}} of the season{others, plural, =0 {} one {, # more to too few} other {, # more to too few}}: {needed} must come before it.',
 	loadWeek:
 		'With {where} {person}{others, plural, =0 {} one { and # more} other { and # more}} {others, plural, =0 {has} other {have}} up to {count} {kind} in seven days; the limit is {limit}. A league or a practitioner may allow less.',
+	contactRow:
+		'With {where} {aPlayer} has {minutes, plural, one {# minute} other {# minutes}} of hard contact today after {before} yesterday; on two days in a row {limit} are the most.',
+	tooHard:
+		'{where} {many, plural, one {has} other {have}} {what, select, effort {effort} other {contact of level}} {has}; at {age} years {most} is the most.',
+	ageUnsuited:
+		'{where} {many, plural, one {is} other {are}} meant for {to, plural, =99 {{from} years and older} other {{from} to {to} years}}.',
+	drillLong:
+		'{Players} are at {where} for {minutes} minutes; at this age {limit} are the most for one {drill}.',
+	hardLong:
+		'{minutes} minutes of hard work from {from} without {easy} easy ones in between; {limit} are the most. A drink is no rest.',
+	gameNear:
+		'{where} {many, plural, one {is} other {are}} not meant for the last {within, plural, =0 {hours} one {day} other {# days}} before a game; the next one is {days, plural, =0 {today} one {tomorrow} other {in # days}}.',
+	loadRest:
+		'{person}{others, plural, =0 {} one { and # more} other { and # more}} had {count} {kind} on {day} and {others, plural, =0 {rests} other {rest}} from them until {until}: {where}. A league or a doctor may ask for more.',
+	clearanceDue:
+		'{person} is out of {from, select, all {all training} contact {contact and live play} running {running} other {some {drills}}} as set by {setBy} until {until}. Who cleared {person}, and from which day? It holds until the squad’s page says so.',
+	sunOnCatch: 'In {where} {players} look up into a low sun.',
 	standLong:
 		'In {where} somebody stands in line for {seconds} seconds at a stretch; at this age {limit} are the most.',
 	sunInEyes: '{name}: {players} look into a low sun.',
@@ -75,6 +92,8 @@ export default messages({
 		'{name} is for {players} of like strength; two of {aGroup} are {apart} ratings apart.',
 	clearSpace: '{name} needs {clear} m clear around it; {other} is {gap} m away.',
 	clearSpaceNone: '{name} needs {clear} m clear around it; {other} is right beside it.',
+	lookUpClose:
+		'In {where} {players} look up for a catch with others {gap} m away; {clear} m should be clear.',
 	rungSkipped: '{name} climbs to "{to}" without "{missing}" before it.',
 	skillTwice:
 		'{where} {many, plural, one {has} other {have}} the same main skill as {first}: {skill}.',

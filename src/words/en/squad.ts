@@ -41,7 +41,8 @@ export default messages({
 	onlyALicensedPractitionerSetsAnd:
 		'What a licensed practitioner has set only one lifts, by name and day. A coach’s own reasons, such as “cannot catch yet”, a coach ends. Field Plan follows both and decides nothing.',
 	restriction: 'Restriction {index}',
-	contact: 'contact',
+	allTraining: 'all training',
+	contact: 'contact and live play',
 	running: 'running',
 	someDrills: 'some {drills}',
 	saidBy: 'Said by',

@@ -2,7 +2,7 @@ import type { DraftInput } from '$core/draft';
 import { trained } from '$core/model/skill';
 import type { Period } from '$core/model/practice';
 import type { Plan } from '$core/practice';
-import { ladderOf } from '$core/season';
+import { ladderOf } from '$core/drill';
 import type { Due } from '$lib/state/dueHere.svelte';
 
 /** What a coach asks of a draft. */

@@ -3,7 +3,7 @@ import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { draft, draftEdit, type Alternative } from '$core/draft';
 import { trained } from '$core/model/skill';
 import { applyEdit } from '$core/practice';
-import { ladderOf } from '$core/season';
+import { ladderOf } from '$core/drill';
 import type { Due } from '$lib/state/dueHere.svelte';
 import { speaker } from '$words';
 import { readMessage } from '../../../words/read';

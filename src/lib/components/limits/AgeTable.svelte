@@ -9,6 +9,7 @@
 		heading,
 		name,
 		rows,
+		least = 1,
 		most,
 		onrows
 	}: {
@@ -18,6 +19,7 @@
 		/** What the fields are sent as: `under` and this, and the ids that they have. */
 		name: string;
 		rows: readonly AgeRow[];
+		least?: number;
 		most: number;
 		onrows: (rows: AgeRow[]) => void;
 	} = $props();
@@ -50,7 +52,7 @@
 			size="sm"
 			hideSteppers
 			labelText={heading}
-			min={1}
+			min={least}
 			max={most}
 			required
 			{value}

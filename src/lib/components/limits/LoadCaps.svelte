@@ -1,14 +1,25 @@
 <script lang="ts">
 	import { Button, NumberInput, TextInput } from 'carbon-components-svelte';
+	import { DEFAULT_LIMITS } from '$core/practice';
 	import type { Limits } from '$core/model/limits';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/limits';
 
 	/** Caps on what turns cost a body, a row each; a row without a word and a number is none yet. */
-	let { caps, oncaps }: { caps: Limits['loads']; oncaps: (caps: Limits['loads']) => void } =
-		$props();
+	let {
+		caps,
+		kinds,
+		oncaps
+	}: {
+		caps: Limits['loads'];
+		/** What the team counts; the caps of other sports stay as they are and are not shown. */
+		kinds: readonly string[];
+		oncaps: (caps: Limits['loads']) => void;
+	} = $props();
 
 	const say = useWords();
+	const ofOtherSports = new Set(DEFAULT_LIMITS.loads.map(({ kind }) => kind));
+	const isShown = (kind: string) => kinds.includes(kind) || !ofOtherSports.has(kind);
 	const set = (index: number, change: Partial<Limits['loads'][number]>) => {
 		const { under, day, week, ...rest } = { ...caps[index], ...change };
 		oncaps(
@@ -25,54 +36,54 @@
 <fieldset>
 	<legend>{say(texts.loadCaps)}</legend>
 	{#each caps as { kind, under, day, week }, index (index)}
-		<div class="cap">
-			<TextInput
-				id="load-kind-{index}"
-				size="sm"
-				maxlength={80}
-				required
-				labelText={say(texts.loadKind)}
-				value={kind}
-				on:input={(event) => set(index, { kind: String(event.detail ?? '') })}
-			/>
-			<NumberInput
-				id="load-day-{index}"
-				size="sm"
-				hideSteppers
-				min={0}
-				allowEmpty
-				labelText={say(texts.loadDay)}
-				value={day ?? null}
-				on:input={(event) => set(index, { day: event.detail ?? undefined })}
-			/>
-			<NumberInput
-				id="load-week-{index}"
-				size="sm"
-				hideSteppers
-				min={0}
-				allowEmpty
-				labelText={say(texts.loadWeek)}
-				value={week ?? null}
-				on:input={(event) => set(index, { week: event.detail ?? undefined })}
-			/>
-			<NumberInput
-				id="load-under-{index}"
-				size="sm"
-				hideSteppers
-				allowEmpty
-				min={1}
-				max={99}
-				labelText={say(texts.loadUnder)}
-				value={under ?? null}
-				on:input={(event) => set(index, { under: event.detail ?? undefined })}
-			/>
-			<button
-				type="button"
-				class="link"
-				aria-label={say(texts.removeCap, { kind: kind || String(index + 1) })}
-				onclick={() => oncaps(caps.toSpliced(index, 1))}>{say(texts.remove)}</button
-			>
-		</div>
+		{#if isShown(kind)}<div class="cap">
+				<TextInput
+					id="load-kind-{index}"
+					size="sm"
+					maxlength={80}
+					required
+					labelText={say(texts.loadKind)}
+					value={kind}
+					on:input={(event) => set(index, { kind: String(event.detail ?? '') })}
+				/>
+				<NumberInput
+					id="load-day-{index}"
+					size="sm"
+					hideSteppers
+					min={0}
+					allowEmpty
+					labelText={say(texts.loadDay)}
+					value={day ?? null}
+					on:input={(event) => set(index, { day: event.detail ?? undefined })}
+				/>
+				<NumberInput
+					id="load-week-{index}"
+					size="sm"
+					hideSteppers
+					min={0}
+					allowEmpty
+					labelText={say(texts.loadWeek)}
+					value={week ?? null}
+					on:input={(event) => set(index, { week: event.detail ?? undefined })}
+				/>
+				<NumberInput
+					id="load-under-{index}"
+					size="sm"
+					hideSteppers
+					allowEmpty
+					min={1}
+					max={99}
+					labelText={say(texts.loadUnder)}
+					value={under ?? null}
+					on:input={(event) => set(index, { under: event.detail ?? undefined })}
+				/>
+				<button
+					type="button"
+					class="link"
+					aria-label={say(texts.removeCap, { kind: kind || String(index + 1) })}
+					onclick={() => oncaps(caps.toSpliced(index, 1))}>{say(texts.remove)}</button
+				>
+			</div>{/if}
 	{/each}
 	<Button
 		kind="ghost"

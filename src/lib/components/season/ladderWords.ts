@@ -1,5 +1,6 @@
 import type { Drill } from '$core/model/drill';
-import { ladderOf, type LadderStanding, type StepAdvice } from '$core/season';
+import { ladderOf } from '$core/drill';
+import type { LadderStanding, StepAdvice } from '$core/season';
 import type { Say } from '$words';
 import texts from '$texts/season';
 

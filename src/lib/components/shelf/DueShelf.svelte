@@ -3,7 +3,8 @@
 	import { drillsForSkill, type SkillChoice } from '$core/building';
 	import type { Drill } from '$core/model/drill';
 	import type { Evaluation } from '$core/playing';
-	import { floorsIn, ladderOf, type DueSkill } from '$core/season';
+	import { ladderOf } from '$core/drill';
+	import { floorsIn, type DueSkill } from '$core/season';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import { DueHere } from '$lib/state/dueHere.svelte';
 	import texts from '$texts/dueShelf';

@@ -91,6 +91,7 @@
 		selected={restriction.from}
 		on:update={(event) => chooseFrom(String(event.detail))}
 	>
+		<SelectItem value="all" text={say(texts.allTraining)} />
 		<SelectItem value="contact" text={say(texts.contact)} />
 		<SelectItem value="running" text={say(texts.running)} />
 		<SelectItem value="drills" text={say(texts.someDrills)} />

@@ -21,6 +21,7 @@ export const load: PageServerLoad = ({ params }) =>
 			team: { id: team.id, name: team.name },
 			limits: { ...DEFAULT_LIMITS, ...own },
 			stamp: stampOf(own),
+			loads: team.loads ?? sport?.loads ?? [],
 			cautions: team.cautions ?? sport?.cautions ?? []
 		};
 	});
@@ -44,7 +45,11 @@ function readForm(form: FormData): Record<string, unknown> {
 		...Object.fromEntries(values),
 		playersAnAdult: byAge('players'),
 		standSeconds: byAge('seconds'),
-		loads: jsonField(form, 'loads') ?? []
+		effortCaps: byAge('effort'),
+		contactCaps: byAge('contact'),
+		drillMinutes: byAge('minutes'),
+		loads: jsonField(form, 'loads') ?? [],
+		rest: jsonField(form, 'rest') ?? []
 	};
 }
 

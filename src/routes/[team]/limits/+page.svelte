@@ -9,6 +9,7 @@
 	import { DEFAULT_LIMITS, LIMIT_FACTS, type LimitFact } from '$core/practice';
 	import type { Limits } from '$core/model/limits';
 	import AgeTable from '$lib/components/limits/AgeTable.svelte';
+	import RestDays from '$lib/components/limits/RestDays.svelte';
 	import LoadCaps from '$lib/components/limits/LoadCaps.svelte';
 	import Outcome from '$lib/components/page/Outcome.svelte';
 	import Page from '$lib/components/page/Page.svelte';
@@ -28,29 +29,58 @@
 		values: Object.fromEntries(LIMIT_FACTS.map((fact) => [fact.key, shown(fact, data.limits)])),
 		ages: data.limits.playersAnAdult.map(({ under, players }) => ({ under, value: players })),
 		stands: data.limits.standSeconds.map(({ under, seconds }) => ({ under, value: seconds })),
-		loads: data.limits.loads
+		efforts: data.limits.effortCaps.map(({ under, effort }) => ({ under, value: effort })),
+		contacts: data.limits.contactCaps.map(({ under, contact }) => ({ under, value: contact })),
+		lengths: data.limits.drillMinutes.map(({ under, minutes }) => ({ under, value: minutes })),
+		loads: data.limits.loads,
+		rests: data.limits.rest
 	});
 	let values: Record<string, number | null> = $derived(stored.values);
 	let ages: ByAge = $derived(stored.ages);
 	let stands: ByAge = $derived(stored.stands);
+	let efforts: ByAge = $derived(stored.efforts);
+	let contacts: ByAge = $derived(stored.contacts);
+	let lengths: ByAge = $derived(stored.lengths);
 	let loads: Limits['loads'] = $derived(stored.loads);
+	let rests: Limits['rest'] = $derived(stored.rests);
+	const typed = $derived({ values, ages, stands, efforts, contacts, lengths, loads, rests });
 	let sheet: HTMLFormElement | undefined = $state();
-	const isChanged = $derived(!sameValue({ values, ages, stands, loads }, stored));
-	const draft = new FormDraft<{
-		values: typeof values;
-		ages: ByAge;
-		stands: ByAge;
-		loads: typeof loads;
-	}>({
+	const isChanged = $derived(!sameValue(typed, stored));
+	const draft = new FormDraft<typeof typed>({
 		say,
 		about: untrack(() => page.url.pathname),
 		stamp: () => data.stamp,
-		read: () => ({ values, ages, stands, loads }),
+		read: () => typed,
 		// What was kept by an earlier version may lack some.
-		write: (typed) => ({ values, ages, stands, loads } = { ...stored, ...typed }),
+		write: (kept) =>
+			({ values, ages, stands, efforts, contacts, lengths, loads, rests } = { ...stored, ...kept }),
 		isChanged: () => isChanged,
 		reload: invalidateAll
 	});
+	const BY_AGE = [
+		{
+			...{ field: 'effort', least: 1, most: 10, heading: texts.effort },
+			...{ legend: texts.hardestByAge, says: texts.hardestByAgeSays }
+		},
+		{
+			...{ field: 'contact', least: 0, most: 4, heading: texts.level },
+			...{ legend: texts.mostContactByAge, says: texts.mostContactByAgeSays }
+		},
+		{
+			...{ field: 'minutes', least: 1, most: 600, heading: texts.minutesWord },
+			...{ legend: texts.drillLongByAge, says: texts.drillLongByAgeSays }
+		}
+	] as const;
+	type AgeLimit = (typeof BY_AGE)[number]['field'];
+	function byAge(name: AgeLimit): ByAge {
+		if (name === 'effort') return efforts;
+		return name === 'contact' ? contacts : lengths;
+	}
+	function setByAge(name: AgeLimit, rows: ByAge) {
+		if (name === 'effort') efforts = rows;
+		else if (name === 'contact') contacts = rows;
+		else lengths = rows;
+	}
 	const isOwn = (fact: LimitFact) => values[fact.key] !== shown(fact, DEFAULT_LIMITS);
 	const misfit = $derived(form && 'misfit' in form ? form.misfit : null);
 </script>
@@ -120,10 +150,29 @@
 				/>
 				<span>{say(texts.standingSays)}</span>
 			</li>
+			{#each BY_AGE as { legend, heading, field, least, most, says } (field)}
+				<li class="ages">
+					<AgeTable
+						legend={say(legend)}
+						heading={say(heading)}
+						name={field}
+						{least}
+						{most}
+						rows={byAge(field)}
+						onrows={(rows) => setByAge(field, rows)}
+					/>
+					<span>{say(says)}</span>
+				</li>
+			{/each}
 			<li class="ages">
-				<LoadCaps caps={loads} oncaps={(caps) => (loads = caps)} />
+				<LoadCaps kinds={data.loads} caps={loads} oncaps={(caps) => (loads = caps)} />
 				<input type="hidden" name="loads" value={JSON.stringify(loads)} />
 				<span>{say(texts.loadCapsSay)}</span>
+			</li>
+			<li class="ages">
+				<RestDays kinds={data.loads} {rests} onrests={(all) => (rests = all)} />
+				<input type="hidden" name="rest" value={JSON.stringify(rests)} />
+				<span>{say(texts.restDaysSay)}</span>
 			</li>
 		</ul>
 		<div class="actions">

@@ -58,6 +58,27 @@ export const KIND: readonly FieldGroup[] = [
 		]
 	},
 	{
+		id: 'before',
+		name: texts.beforeIt,
+		fields: ['warmUpMinutes', 'notWithinDaysOfGame'],
+		inputs: [
+			number(
+				texts.ownWarmUp,
+				['min', 0, 60],
+				({ warmUpMinutes }) => warmUpMinutes,
+				(_, value) => ({ warmUpMinutes: value })
+			),
+			number(
+				texts.daysBeforeAGame,
+				['', 0, 14],
+				({ notWithinDaysOfGame }) => notWithinDaysOfGame,
+				(_, value) => ({
+					notWithinDaysOfGame: value === undefined ? undefined : Math.round(value)
+				})
+			)
+		]
+	},
+	{
 		id: 'frequency',
 		name: texts.howOften,
 		fields: ['frequency'],

@@ -2,8 +2,8 @@ import { addDays } from '$core/conditions';
 import type { Before } from '$core/model/before';
 import type { Practice } from '$core/model/practice';
 import { strainOf } from '$core/playing';
-import { seasonOn } from '$core/practice';
-import { comingTo, withComing } from '$core/season';
+import { DEFAULT_LIMITS, heldOn, seasonOn } from '$core/practice';
+import { comingTo, sinceAway, withComing } from '$core/season';
 import type { Queryable } from '../../database';
 import type { TeamRead } from '../../memory';
 import { listAttendance } from '../../repositories/attendance';
@@ -63,12 +63,20 @@ export async function loadBefore(
 	const season = seasonOn(team.history.seasons, practice.date);
 	const from = season && season.firstDay < practice.date ? season.firstDay : '0001-01-01';
 	const earlier = await asAttended(db, team, await listComingBefore(db, practice, { from }));
-	const attended: Record<string, number> = {};
-	for (const { expected } of earlier)
-		for (const id of expected) attended[id] = (attended[id] ?? 0) + 1;
+	const came = new Map<string, string[]>();
+	for (const { expected, date } of earlier)
+		for (const id of expected) came.set(id, [...(came.get(id) ?? []), date]);
+	const { rampAwayDays } = { ...DEFAULT_LIMITS, ...heldOn(team.history.limits, practice.date) };
+	const attended = Object.fromEntries(
+		[...came].map(([id, dates]) => [id, sinceAway(dates, practice.date, rampAwayDays)])
+	);
+	const nextGame = (season?.games ?? [])
+		.flatMap(({ date, cancelled }) => (cancelled || date < practice.date ? [] : date))
+		.sort()
+		.at(0);
 	const first = addDays(practice.date, -DAYS_BEFORE);
 	const week: Before['week'] = [];
 	for (const each of earlier.filter(({ date }) => date >= first))
 		week.push(await strainIn(db, team, each));
-	return { attended, week };
+	return { attended, week, ...(nextGame !== undefined && { nextGame }) };
 }

@@ -1,5 +1,6 @@
 import { group, rollup } from 'd3-array';
 import type { Surroundings } from '$core/model/bundle';
+import { ladderOf } from '$core/drill';
 import type { Drill } from '$core/model/drill';
 import type { Push, Ruling } from '$core/model/ladders';
 import type { Season } from '$core/model/season';
@@ -8,7 +9,6 @@ import {
 	followedBy,
 	lacking,
 	byNews,
-	ladderOf,
 	lastDayOf,
 	saidOf,
 	standingOf,

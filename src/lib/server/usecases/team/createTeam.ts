@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '$core/base';
 import { addDays, isTimeZone, weekdayOf } from '$core/conditions';
 import { closed, Id, Name } from '$core/model/fields';
 import type { Sport } from '$core/model/sport';
+import type { KitItem } from '$core/model/team';
 import type { Misfit } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
 import { writeWholeTeam, type WholeTeam } from '../../repositories/wholeTeam';
@@ -78,6 +79,16 @@ async function addTeam(
 /** The Monday of the week of a day. */
 const mondayOf = (day: string): string => addDays(day, 1 - weekdayOf(day));
 
+/** What a team of an age has to begin with: soft balls for the young where the sport has hard ones. */
+function kitFor({ kit, softBall, words }: Sport, age: number): KitItem[] {
+	const ball = words?.ball ?? 'ball';
+	const isSoft = softBall !== undefined && age < softBall.under;
+	return Object.entries(kit).map(([item, count]) => ({
+		item: isSoft && item === ball ? softBall.item : item,
+		count
+	}));
+}
+
 function wholeTeam(
 	{ name, from, to, coach, timeZone }: NewTeam,
 	{ id, sport, players, today }: { id: string; sport: Sport; players: FirstPlayer[]; today: string }
@@ -113,9 +124,9 @@ function wholeTeam(
 				{ id: 'head', kind: 'adult' as const, name: coach, role: 'head coach', ...nothing }
 			],
 			grounds: [sport.ground],
-			kit: Object.entries(sport.kit).map(([item, count]) => ({ item, count }))
+			kit: kitFor(sport, from)
 		},
-		drills: drillsFor(sport),
+		drills: drillsFor(sport, { from, to }),
 		practices: [],
 		templates: [],
 		ledger: { format: 'fieldplan/ledger@1', rows: [] },

@@ -16,7 +16,11 @@ beforeEach(async () => {
 });
 
 test('every limit is explained and its default lies within what may be set', () => {
-	const keys = [...LIMIT_FACTS.map(({ key }) => key), 'playersAnAdult', 'standSeconds', 'loads'];
+	const keys = [
+		...LIMIT_FACTS.map(({ key }) => key),
+		...['playersAnAdult', 'standSeconds', 'loads', 'rest'],
+		...['effortCaps', 'contactCaps', 'drillMinutes']
+	];
 	expect(keys.sort()).toEqual(Object.keys(DEFAULT_LIMITS).sort());
 	for (const { key, unit, least, most, says } of LIMIT_FACTS) {
 		const value = DEFAULT_LIMITS[key] * (unit === '%' ? 100 : 1);

@@ -35,7 +35,13 @@ export async function setLimits(
 		)
 			return fail({ path: [key], message: say(texts.outOfRange, { least, most, measure: unit }) });
 	}
-	for (const key of ['playersAnAdult', 'standSeconds'] as const) {
+	for (const key of [
+		'playersAnAdult',
+		'standSeconds',
+		'effortCaps',
+		'contactCaps',
+		'drillMinutes'
+	] as const) {
 		const ages = shape.value[key]?.map(({ under }) => under) ?? [];
 		if (ages.some((age, index) => index > 0 && age <= ages[index - 1]))
 			return fail({ path: [key], message: say(texts.agesMustGoUp) });

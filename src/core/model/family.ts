@@ -1,0 +1,13 @@
+import type { Drill } from './drill';
+
+/** Families that have a place of their own in a practice: its beginning, its game, its end. */
+export const OWN_PLACE = ['warm-up', 'scrimmage', 'cool-down'] as const;
+
+/** Whether a drill has a place of its own in a practice: it is no choice for the work between. */
+export const hasOwnPlace = ({ family }: Pick<Drill, 'family'>): boolean =>
+	OWN_PLACE.some((place) => place === family);
+
+/** Whether a drill is a game of two sides, full or small: it may last. */
+export const isGame = ({ family, spots }: Pick<Drill, 'family' | 'spots'>): boolean =>
+	family === 'scrimmage' ||
+	(family === 'small-games' && spots.every(({ role }) => role !== 'opponent'));
