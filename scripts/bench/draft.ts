@@ -12,7 +12,7 @@ import { randomDraft } from '../../tests/support/drafts';
 import { judge, median, slowness, verdict } from './report';
 
 const NAMES = { water: 'Water', talk: 'Talk', stations: 'Stations', units: 'Units' };
-const SQUADS = 120;
+const SQUADS = Number(process.env.SQUADS ?? 120);
 const APART = new Set(['warm-up', 'cool-down', 'scrimmage']);
 
 /** Weighted minutes of what is due that the minutes of free work could give at most, beside what is fixed. */

@@ -1,6 +1,9 @@
 import { randomLcg } from 'd3-random';
 import type { DraftInput } from '../../src/core/draft';
+import { hasOwnPlace } from '../../src/core/model/family';
 import { trained } from '../../src/core/model/skill';
+import { DEFAULT_LIMITS, mostDrillMinutes, unsuited } from '../../src/core/practice';
+import { standingIn } from '../../src/core/shelf';
 import { demoSurroundings, demoTeams } from './demo';
 
 const MINUTES = [30, 45, 60, 75, 90, 90, 120, 150];
@@ -36,6 +39,38 @@ export function randomDraft(seed: number): DraftInput {
 		...(random() < 0.4 && { unitTime: true }),
 		...(random() < 0.3 && { alternatives: 1 }),
 		seed
+	};
+}
+
+/** The same with a brief: up to four drills that everybody could do here, for minutes that suit the age. */
+export function briefedDraft(seed: number): DraftInput {
+	const input = randomDraft(seed);
+	const random = randomLcg(((seed * 104729) % 9973) / 9973);
+	const upTo = (most: number) => Math.floor(random() * most);
+	const { team, frame, ground, kit } = input;
+	const standing = standingIn({
+		players: frame.expected.length,
+		adults: frame.adults.length,
+		zones: ground.zones,
+		kit
+	});
+	const limits = { ...DEFAULT_LIMITS, ...input.limits };
+	const most = mostDrillMinutes({ team, limits });
+	const open = input.drills.filter(
+		(drill) =>
+			!hasOwnPlace(drill) &&
+			!drill.needsRole?.length &&
+			!unsuited(drill, { team, limits }) &&
+			standing(drill).obstacle === null
+	);
+	const count = Math.min(open.length, Math.max(1, Math.floor((frame.minutes - 35) / 14)), 4);
+	const chosen = open
+		.map((drill) => ({ drill, order: random() }))
+		.sort((a, b) => a.order - b.order)
+		.slice(0, count);
+	return {
+		...input,
+		brief: chosen.map(({ drill }) => ({ drill: drill.id, minutes: 6 + upTo(most - 5) }))
 	};
 }
 

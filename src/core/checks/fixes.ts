@@ -109,6 +109,7 @@ export function waterBehind(
 	return {
 		type: 'add-period',
 		after,
-		period: plainPeriod('water', { id, name: 'Water', minutes })
+		// A drink is no shorter where time is, and no longer where there is time to spare.
+		period: { ...plainPeriod('water', { id, name: 'Water', minutes }), min: minutes, max: minutes }
 	};
 }

@@ -4,11 +4,15 @@ import { overBlocks, type PlayedBlock } from './blockRule';
 import { waterBehind } from './fixes';
 import { firstOf, movedElsewhere } from './shared';
 
+/** Nobody drinks in less. */
+const DRINK_MINUTES = 2;
+
 /** Water before the block's period, long enough to lay it out. */
 function timeBefore({ steps, drill, runs, evaluation }: PlayedBlock): Edit[] {
 	const { periods } = evaluation.practice;
 	const at = periods.indexOf(runs[0].run.period);
-	const minutes = Math.ceil((firstOf({ steps, drill }).setup?.seconds ?? 0) / 60);
+	const seconds = firstOf({ steps, drill }).setup?.seconds ?? 0;
+	const minutes = Math.max(DRINK_MINUTES, Math.ceil(seconds / 60));
 	const before = periods[at - 1];
 	return before ? [waterBehind(evaluation.practice, before.id, minutes)] : [];
 }

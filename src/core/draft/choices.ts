@@ -1,17 +1,18 @@
 import { sum } from 'd3-array';
-import { ladderOf } from '../drill';
+import { daysBetween } from '../conditions';
+import { ladderOf, type RungId } from '../drill';
 import type { Drill } from '../model/drill';
-import { onRung, suitableZones } from '../playing';
-import type { Plan } from '../practice';
-import { standingIn } from '../shelf';
-import type { DraftInput } from './shapes';
+import { hasOwnPlace, isGame } from '../model/family';
+import { contactWeight, isTwoSided, onRung, suitableZones } from '../playing';
+import { unsuited, type Plan } from '../practice';
+import { standingIn, type Obstacle } from '../shelf';
+import type { DraftInput, Undone } from './shapes';
 
-/** Something that a draft is to give its players: minutes of a skill that is due, or of a drill of its brief. */
+/** Something that a draft is to give its players: minutes of a skill that is due. */
 export interface Aim {
+	skill: string;
 	weight: number;
 	minutes: number;
-	/** Share of a drill's time that counts for it, 0 to 1. */
-	share: (drill: Drill) => number;
 }
 
 /** A drill that a draft may choose, on the rung where its ladder goes on. */
@@ -25,8 +26,8 @@ export interface Choice {
 	gives: readonly number[];
 	/** About the share of its time that a player is at work, 0 to 1. */
 	busy: number;
-	/** Whether all who come can do it at once. */
-	isForAll: boolean;
+	/** Why not all who come can do it at once; null where they can. */
+	obstacle: Obstacle | null;
 	/** Whether it is a rung above where its ladder stands: for the first half, while players are fresh. */
 	isNext: boolean;
 }
@@ -40,25 +41,7 @@ export const shareOf = ({ skills }: Pick<Drill, 'skills'>, wanted: string): numb
 		skill === wanted || skill.startsWith(`${wanted}/`) ? share : 0
 	);
 
-/** What a brief asks for goes before anything that is due. */
-const BRIEF_FIRST = 100;
-
-/** What a draft is to give: its brief, then what is due. */
-export function aimsOf({ due, brief = [] }: DraftInput): Aim[] {
-	const most = Math.max(1, ...due.map(({ weight }) => weight));
-	return [
-		...brief.map(({ drill, minutes }): Aim => ({
-			...{ weight: BRIEF_FIRST * most, minutes },
-			share: ({ id }) => (id === drill ? 1 : 0)
-		})),
-		...due.map(({ skill, weight, minutes }): Aim => ({
-			...{ weight, minutes },
-			share: (drill) => shareOf(drill, skill)
-		}))
-	];
-}
-
-/** Drills that were run too short a while ago to come again. */
+/** Drills that were run, or are planned, too few practices ago to come again. */
 function tooSoon({ recent = [] }: DraftInput): ReadonlySet<string> {
 	const days = [...new Set(recent.map(({ date }) => date))].sort().slice(-VARY_PRACTICES);
 	return new Set(recent.flatMap(({ drill, date }) => (days.includes(date) ? [drill] : [])));
@@ -68,11 +51,11 @@ function tooSoon({ recent = [] }: DraftInput): ReadonlySet<string> {
  * The rung that a drill is run on, by its id: where its ladder stands, or what the brief asks for, at most one
  * rung above that; null for the drill itself.
  */
-function rungsFor({ ladders = [], brief = [], drills }: DraftInput): Map<string, string | null> {
-	const stands = new Map(
+function rungsFor({ ladders = [], brief = [], drills }: DraftInput): Map<string, RungId> {
+	const stands = new Map<string, RungId>(
 		ladders.flatMap(({ drill, rung }) => (rung === undefined ? [] : [[drill, rung] as const]))
 	);
-	const rungs = new Map<string, string | null>(stands);
+	const rungs = new Map(stands);
 	for (const { drill, rung } of brief) {
 		if (rung === undefined) continue;
 		const own = drills.find(({ id }) => id === drill);
@@ -85,44 +68,93 @@ function rungsFor({ ladders = [], brief = [], drills }: DraftInput): Map<string,
 	return rungs;
 }
 
+/** Why a drill is no choice here at all, whoever comes; null where it may be one. */
+function whyNot(run: Drill, { practice, context }: Plan): Undone['because'] | null {
+	if (unsuited(run, context)) return 'ages';
+	const next = context.before?.nextGame;
+	const within = run.notWithinDaysOfGame;
+	if (next !== undefined && within !== undefined && daysBetween(practice.date, next) <= within)
+		return 'game-near';
+	const about = Math.min(practice.expected.length, run.group.ideal);
+	return suitableZones(run, context.ground.zones, about).length === 0 ? 'ground' : null;
+}
+
+/** All drills of a shelf as a draft may choose them, and why others that its brief asks for are none. */
+export interface Choices {
+	choices: Choice[];
+	refused: ReadonlyMap<string, Undone['because']>;
+}
+
 /** All drills of the shelf as a draft may choose them; those that come too soon again are left out. */
-export function choicesFor(plan: Plan, input: DraftInput): Choice[] {
+export function choicesFor(plan: Plan, input: DraftInput): Choices {
 	const { practice, context } = plan;
-	const { zones } = context.ground;
 	const standing = standingIn({
 		players: practice.expected.length,
 		adults: practice.adults.length,
-		zones,
+		zones: context.ground.zones,
 		kit: context.kit
 	});
 	const soon = tooSoon(input);
-	const { ladders = [], brief = [] } = input;
+	const { ladders = [], brief = [], due } = input;
 	const rungs = rungsFor(input);
 	const stands = new Map(ladders.map(({ drill, rung }) => [drill, rung ?? null]));
 	const asked = new Set(brief.map(({ drill }) => drill));
-	const aims = aimsOf(input);
-	return context.shelf
-		.filter(({ id, frequency }) => frequency !== 'vary' || !soon.has(id) || asked.has(id))
-		.flatMap((drill): Choice[] => {
-			const rung = rungs.get(drill.id) ?? undefined;
-			const run = onRung(drill, rung);
-			const about = Math.min(practice.expected.length, run.group.ideal);
-			if (suitableZones(run, zones, about).length === 0) return [];
-			const { obstacle, busyAbout } = standing(run);
-			return [
-				{
-					...{ drill, run, busy: busyAbout, isForAll: obstacle === null },
-					...(rung !== undefined && { rung }),
-					gives: aims.map(({ share }) => share(run)),
-					isNext: stands.has(drill.id) && (rung ?? null) !== stands.get(drill.id)
-				}
-			];
+	const choices: Choice[] = [];
+	const refused = new Map<string, Undone['because']>();
+	for (const drill of context.shelf) {
+		if (drill.frequency === 'vary' && soon.has(drill.id) && !asked.has(drill.id)) continue;
+		const rung = rungs.get(drill.id) ?? undefined;
+		const run = onRung(drill, rung);
+		const because = whyNot(run, plan);
+		if (because) {
+			refused.set(drill.id, because);
+			continue;
+		}
+		const { obstacle, busyAbout } = standing(run);
+		choices.push({
+			...{ drill, run, busy: busyAbout, obstacle },
+			...(rung !== undefined && { rung }),
+			gives: due.map(({ skill }) => shareOf(run, skill)),
+			isNext: stands.has(drill.id) && (rung ?? null) !== stands.get(drill.id)
 		});
+	}
+	return { choices, refused };
 }
 
-/** Whether contact in a drill counts against the minutes of hard contact of a day. */
-export const isHard = ({ run }: Choice, { context }: Plan): boolean =>
-	run.contact >= context.limits.contactLevel;
+/** Whether all who come can do a drill at once. */
+export const isForAll = ({ obstacle }: Choice): boolean => obstacle === null;
+
+/** Whether a drill has a place of its own in the arc: it is no choice for the work between. */
+export const isApart = ({ drill }: Choice): boolean => hasOwnPlace(drill);
+
+/** Whether a drill may stand for a game where the full one cannot be played: two sides of players, or live play of two. */
+export const isSmallGame = ({ run }: Choice): boolean => isGame(run) && run.family !== 'scrimmage';
+
+/** Players from whom on live play of two sides is like a game. */
+const LIKE_A_GAME = 6;
+
+/** Whether a drill is live play of two sides with so many that it may stand where no game can be played. */
+export const isLivePlay = ({ run }: Choice): boolean =>
+	!hasOwnPlace(run) && !isGame(run) && isTwoSided(run) && run.group.ideal >= LIKE_A_GAME;
+
+/** What a minute of a drill counts of the minutes of hard contact of a day, 0 to 1. */
+export const contactOfMinute = ({ run }: Choice, { context }: Plan): number =>
+	contactWeight(run.contact, context.limits);
+
+/** Effort from which a drill without an opponent is there to cost strength. */
+const ONLY_HARD = 8;
+
+/**
+ * Where a drill comes in a practice that builds up: closed technique, technique with contact, guarded work, live
+ * play, and what only costs strength. New things come early, while players are fresh.
+ */
+export function placeInArc({ run, isNext }: Choice): number {
+	const isOnlyHard = run.effort >= ONLY_HARD && !run.live && run.contact < 2;
+	if (isOnlyHard) return 6;
+	const isOpposed = run.spots.some(({ role }) => role === 'opponent');
+	const place = isTwoSided(run) || run.live ? 4 : isOpposed ? 3 : run.contact >= 2 ? 2 : 1;
+	return isNext ? Math.min(place, 2.5) : place;
+}
 
 /** What is still wanted while a draft fills. */
 export class Wanted {
@@ -133,7 +165,7 @@ export class Wanted {
 	}
 
 	/** What some minutes of a drill are worth: weighted minutes of what is still wanted. */
-	worth({ gives }: Choice, minutes: number): number {
+	worth({ gives }: Pick<Choice, 'gives'>, minutes: number): number {
 		let worth = 0;
 		for (let k = 0; k < gives.length; k += 1)
 			worth += this.aims[k].weight * Math.min(this.left[k], gives[k] * minutes);
@@ -141,26 +173,42 @@ export class Wanted {
 	}
 
 	/** Takes what some minutes of a drill give off what is wanted. */
-	take({ gives }: Choice, minutes: number): void {
+	take({ gives }: Pick<Choice, 'gives'>, minutes: number): void {
 		for (let k = 0; k < gives.length; k += 1)
 			this.left[k] = Math.max(0, this.left[k] - gives[k] * minutes);
+	}
+
+	/** The aim that most is still wanted of, weighted; null where nothing is wanted. */
+	most(): number | null {
+		const worth = this.aims.map(({ weight }, k) => weight * this.left[k]);
+		const best = worth.indexOf(Math.max(0, ...worth));
+		return best >= 0 && worth[best] > 0 ? best : null;
 	}
 }
 
 /**
  * About the most that a practice could give of its aims, in weighted minutes, over 0: minute by minute the drill
- * that gives most of what is still wanted.
+ * that gives most of what is still wanted, none for longer than suits the age.
  */
-export function mostWorth(choices: readonly Choice[], input: DraftInput): number {
-	const wanted = new Wanted(aimsOf(input));
+export function mostWorth(
+	choices: readonly Choice[],
+	{ aims, minutes, each }: { aims: readonly Aim[]; minutes: number; each: number }
+): number {
+	const wanted = new Wanted(aims);
+	const spent = new Map<Choice, number>();
+	const left = ({ run }: Choice, used: number) => (isGame(run) ? Infinity : each) - used;
 	let worth = 0;
-	for (let minute = 0; minute < input.frame.minutes; minute += 1) {
-		const [best] = choices
-			.map((choice) => ({ choice, worth: wanted.worth(choice, 1) }))
-			.sort((a, b) => b.worth - a.worth);
-		if (!best || best.worth === 0) break;
-		worth += best.worth;
-		wanted.take(best.choice, 1);
+	for (let minute = 0; minute < minutes; minute += 1) {
+		let [best, most] = [null as Choice | null, 0];
+		for (const choice of choices) {
+			if (left(choice, spent.get(choice) ?? 0) < 1) continue;
+			const own = wanted.worth(choice, 1);
+			if (own > most) [best, most] = [choice, own];
+		}
+		if (!best) break;
+		worth += most;
+		wanted.take(best, 1);
+		spent.set(best, (spent.get(best) ?? 0) + 1);
 	}
 	return worth || 1;
 }

@@ -2,6 +2,7 @@ import { newLane, plainPeriod } from '../building';
 import type { Group, Lane, Period } from '../model/practice';
 import { keptOutOfDrill } from '../playing';
 import type { Choice } from './choices';
+import { climbFor } from './climbFor';
 import { rungOf, type Filling } from './filling';
 
 /** A lane for a daily drill that only some do. */
@@ -42,7 +43,8 @@ export function laneBeside(filling: Filling, period: Period): DailyLane | null {
 		// They are few enough to do it as one: copies side by side would be in each other's way.
 		const [block] = made.lane.blocks;
 		const { group: _group, ...copy } = block.copies[0];
-		const blocks = [{ ...block, copies: [{ ...copy, players: [...players] }] }];
+		const climb = climbFor(choice, period.minutes, filling.cap);
+		const blocks = [{ ...block, climb, copies: [{ ...copy, players: [...players] }] }];
 		const lane = {
 			...made.lane,
 			...{ blocks, zoneIds: [copy.zoneId], ...(isUnit && { unit: role }) }
@@ -82,7 +84,6 @@ export function besideDaily(
 	};
 	const holding = filling.workshop.holding(period);
 	if (!holding) return null;
-	filling.explain(daily.lane.blocks[0].id, daily.choice, minutes);
 	filling.used.add(daily.choice.drill.id);
 	return holding;
 }

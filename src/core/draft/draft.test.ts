@@ -1,6 +1,7 @@
 import { describe, expect, test, vi } from 'vitest';
 import { demoSurroundings } from '../../../tests/support/demo';
-import { randomDraft } from '../../../tests/support/drafts';
+import { briefedDraft, randomDraft } from '../../../tests/support/drafts';
+import { complaintsOf } from '../../../tests/support/sternCoach';
 import { faultsIn } from '../checks';
 import { ladderOf } from '../drill';
 import type { Drill } from '../model/drill';
@@ -71,6 +72,27 @@ describe.each(Array.from({ length: 9 }, (_, k) => k * 13 + 2))('a draft for squa
 	});
 });
 
+describe('read by a stern coach, of odd squads', () => {
+	test.each(Array.from({ length: 10 }, (_, k) => k * 7 + 3))(
+		'a draft says nothing against itself: %i',
+		(seed) => {
+			const input = randomDraft(seed);
+			for (const alternative of drafted(input))
+				expect(complaintsOf(input, alternative)).toEqual([]);
+		}
+	);
+
+	test.each(Array.from({ length: 8 }, (_, k) => k * 5 + 1))(
+		'a brief is kept, or the reason is said: %i',
+		(seed) => {
+			const input = briefedDraft(seed);
+			expect(input.brief?.length).toBeGreaterThan(0);
+			const [first] = drafted({ ...input, alternatives: 1 });
+			expect(complaintsOf(input, first)).toEqual([]);
+		}
+	);
+});
+
 test('the same input gives the same drafts, and the first never again as another', () => {
 	const input = usual();
 	const [a, b] = [drafted(input), drafted(input)];
@@ -113,7 +135,8 @@ test('what is due more is given more, and a brief goes before it', () => {
 		practice.periods
 			.flatMap(({ lanes }) => lanes.flatMap(({ blocks }) => blocks))
 			.filter(({ drill }) => drill?.id === family).length;
-	expect(toward('finishing').covers[0].minutes).toBeGreaterThan(6);
+	// Only two zones have goals: one station at a time can finish.
+	expect(toward('finishing').covers[0].minutes).toBeGreaterThan(4);
 	expect(toward('passing').covers[0].minutes).toBeGreaterThan(25);
 	const brief = [{ drill: 'channel-duel', rung: 'recover', minutes: 16 }];
 	const [briefed] = drafted(usual('saltmarsh', { brief, stations: false, alternatives: 1 }));

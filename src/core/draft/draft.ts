@@ -1,34 +1,38 @@
+import { greatest, sum } from 'd3-array';
 import { randomLcg } from 'd3-random';
 import { badInput, fail, type Failure, ok, sameValue, type Outcome, type Search } from '../base';
 import type { Surroundings } from '../model/bundle';
+import { hasOwnPlace } from '../model/family';
 import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
-import { blocksOf, plannedMinutes, toContext, type Plan } from '../practice';
+import { mostDrillMinutes, plannedMinutes, toContext, type Plan } from '../practice';
 import { slotBounds } from '../sizing';
-import { choicesFor, mostWorth, type Choice } from './choices';
+import { choicesFor, isForAll, mostWorth, type Choice } from './choices';
 import { Filling, type DraftNames, type Taste } from './filling';
 import { drillMinutes, judged, type Judged } from './judging';
-import { Maker, type Made } from './make';
-import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
+import { Maker, type Made, type MakeAsked, type Pattern, type Place } from './make';
 import { mended } from './mend';
-import { outlineOf, USUAL, type OutlineAsked, type Pattern, type Place } from './outline';
+import { whyOf } from './reasons';
+import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
+import { isAsAsked } from './works';
 import { Workshop } from './workshop';
 import {
 	MOST_SEED,
 	type Alternative,
 	type DraftInput,
 	type DraftOutput,
-	type Reason
+	type Undone,
+	type Unlike
 } from './shapes';
 
 /** The patterns that are tried; one that an alternative has is not tried for the next. */
 const PATTERNS: readonly Pattern[] = [
-	{ rounds: 1, isRoundFirst: false, rest: 'together' },
-	{ rounds: 1, isRoundFirst: true, rest: 'together' },
-	{ rounds: 1, isRoundFirst: false, rest: 'pair' },
-	{ rounds: 2, isRoundFirst: true, rest: 'together' },
-	{ rounds: 0, isRoundFirst: false, rest: 'pair' },
-	{ rounds: 0, isRoundFirst: false, rest: 'together' }
+	{ rounds: 1, isRoundFirst: false, more: 0 },
+	{ rounds: 1, isRoundFirst: true, more: 0 },
+	{ rounds: 1, isRoundFirst: false, more: 1 },
+	{ rounds: 2, isRoundFirst: true, more: 0 },
+	{ rounds: 0, isRoundFirst: false, more: 1 },
+	{ rounds: 0, isRoundFirst: false, more: 0 }
 ];
 
 /** Stations of a round, and players that come for each. */
@@ -53,9 +57,6 @@ const BUSY_WORTHS = [0.25, 2];
 const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */
 const AGAIN = 0.25;
-/** A game that nobody gave its minutes may be so much shorter where that saves a drink. */
-const SCRIMMAGE_LESS = 2;
-const FEWEST_FOR_GAME = 4;
 
 /** The empty practice of a frame. */
 function practiceOf({ frame, arc, team, season, ground }: DraftInput): Practice {
@@ -80,7 +81,9 @@ interface Tried extends Judged {
 class Drafting {
 	private readonly plan: Plan;
 	private readonly choices: readonly Choice[];
+	private readonly refused: ReadonlyMap<string, Undone['because']>;
 	private readonly kept: ReadonlySet<string>;
+	private readonly briefed: ReadonlySet<string>;
 	/** Weighted minutes of what is due that could be given at the very most. */
 	private readonly most: number;
 	private readonly workshop: Workshop;
@@ -98,15 +101,21 @@ class Drafting {
 		};
 		const met = (input.met ?? []) as [string, string, number][];
 		this.plan = { practice: practiceOf(input), context: { ...toContext(surroundings), met } };
-		this.choices = choicesFor(this.plan, input);
+		const { choices, refused } = choicesFor(this.plan, input);
+		this.choices = choices;
+		this.refused = refused;
 		this.workshop = new Workshop(this.plan);
-		this.most = mostWorth(this.choices, input);
+		this.most = mostWorth(choices, {
+			...{ aims: input.due, minutes: input.frame.minutes },
+			each: mostDrillMinutes(this.plan.context)
+		});
 		this.kept = new Set((input.keep ?? []).map(({ id }) => id));
+		this.briefed = new Set((input.brief ?? []).map(({ drill }) => drill));
 	}
 
 	/** Whether some drill can run with those who come. */
 	get canRun(): boolean {
-		return this.choices.some(({ isForAll }) => isForAll);
+		return this.choices.some(isForAll);
 	}
 
 	/** The tries for one more alternative beside those that there are. */
@@ -123,8 +132,8 @@ class Drafting {
 	}
 
 	private tried(pattern: Pattern, taste: Taste): Tried {
-		const maker = new Maker(new Filling(this.plan, this.input, this.choices, taste, this.workshop));
-		const made = maker.make(outlineOf(this.asked(pattern)));
+		const filling = new Filling(this.plan, this.input, this.choices, taste, this.workshop);
+		const made = new Maker(filling, this.asked(pattern)).make();
 		return { ...this.judge(made, evaluate(made.practice, this.plan.context)), pattern };
 	}
 
@@ -147,24 +156,50 @@ class Drafting {
 	}
 
 	/** A draft as it is given: what was kept is as it came. */
-	told(tried: Tried): Alternative {
+	told(tried: Tried, first: Tried): Alternative {
 		const own = new Map((this.input.keep ?? []).map((period) => [period.id, period]));
-		const { practice } = tried;
-		const periods = practice.periods.map((period) => own.get(period.id) ?? period);
-		return told({ ...tried, practice: { ...practice, periods } });
+		const { covers, undone, stops, warnings, dueMinutes, evaluation } = tried;
+		const { busyShare, turns } = evaluation.figures;
+		const periods = tried.practice.periods.map((period) => own.get(period.id) ?? period);
+		const practice = { ...tried.practice, periods };
+		return {
+			practice,
+			why: whyOf(practice, { choices: this.choices, input: this.input }),
+			...{ covers, undone, unlike: this.unlike(tried, first) },
+			figures: {
+				...{ busyShare, turns: turns.mean, stops, warnings, dueMinutes },
+				openMinutes: Math.max(0, practice.minutes - plannedMinutes(practice))
+			}
+		};
 	}
 
 	/** A try whose findings are fixed as far as they can be. */
 	finished(tried: Tried): Tried {
-		return { ...this.judge(tried, mended(tried.evaluation, this.kept)), pattern: tried.pattern };
+		return {
+			...this.judge(tried, mended(tried.evaluation, { kept: this.kept, asked: this.briefed })),
+			pattern: tried.pattern
+		};
 	}
 
 	private judge(made: Made, evaluation: Evaluation): Judged {
-		return judged(made, evaluation, this.input, this.most);
+		const undone = [...made.undone, ...this.lostIn(evaluation.practice, made.undone)];
+		return judged({ ...made, undone }, evaluation, this.input, this.most);
+	}
+
+	/** Drills of the brief that a practice has no more, or for other minutes than were asked. */
+	private lostIn(practice: Practice, told: readonly Undone[]): Undone[] {
+		const minutes = drillMinutes(practice);
+		return (this.input.brief ?? []).flatMap((item): Undone[] => {
+			const { drill } = item;
+			if (told.some((each) => each.what === 'brief' && each.drill === drill)) return [];
+			const got = minutes.get(drill);
+			if (got === undefined) return [{ what: 'brief', drill, because: 'finding' }];
+			return isAsAsked(got, item.minutes) ? [] : [{ what: 'brief', drill, because: 'time' }];
+		});
 	}
 
 	/** What is kept, by where it belongs; locked, so that fitting leaves it its minutes. */
-	private keptByPlace(): OutlineAsked['kept'] {
+	private keptByPlace(): MakeAsked['kept'] {
 		const familyOf = new Map(this.choices.map(({ drill }) => [drill.id, drill.family]));
 		const placeOf = ({ kind, lanes }: Period): Place => {
 			const family = familyOf.get(lanes[0]?.blocks[0]?.drill?.id ?? '');
@@ -178,54 +213,46 @@ class Drafting {
 		return kept;
 	}
 
-	private asked(pattern: Pattern): OutlineAsked {
+	private asked(pattern: Pattern): MakeAsked {
 		const { input, plan } = this;
-		const { minutes, expected } = input.frame;
-		const has = (family: string) =>
-			this.choices.some(({ drill, isForAll }) => drill.family === family && isForAll);
-		const canPlay = has('scrimmage') && expected.length >= FEWEST_FOR_GAME;
-		const wanted = canPlay ? (input.scrimmage ?? Math.round(minutes * USUAL.scrimmageShare)) : 0;
-		const scrimmage = Math.min(wanted, plan.context.limits.waterMinutes);
 		return {
-			arc: input.arc,
-			minutes,
-			kept: this.keptByPlace(),
-			scrimmage,
-			leastScrimmage: input.scrimmage === undefined ? scrimmage - SCRIMMAGE_LESS : scrimmage,
-			hasCoolDown: has('cool-down'),
 			pattern,
-			roundMinutes: roundMinutes(expected.length, plan.context.team.ages.from),
-			hasUnits: input.unitTime === true,
-			limits: plan.context.limits
+			kept: this.keptByPlace(),
+			roundMinutes: roundMinutes(input.frame.expected.length, plan.context.team.ages.from),
+			scrimmage: input.scrimmage ?? null,
+			refused: (drill) => this.refused.get(drill) ?? null
 		};
+	}
+
+	/** How an alternative differs from the first, so that a coach can tell them apart. */
+	unlike(tried: Tried, first: Tried): Unlike {
+		if (tried === first) return { code: 'most-due' };
+		const hasRound = ({ practice }: Tried) =>
+			practice.periods.some(({ kind }) => kind === 'stations');
+		const count = ({ practice }: Tried) => drillMinutes(practice).size;
+		const more = tried.covers.map(({ skill, minutes }, k) => ({
+			skill,
+			minutes: Math.round(minutes - first.covers[k].minutes)
+		}));
+		const most = greatest(more, (a, b) => a.minutes - b.minutes);
+		if (hasRound(tried) !== hasRound(first))
+			return { code: hasRound(tried) ? 'stations' : 'no-stations' };
+		if (most && most.minutes >= TOLD_MINUTES) return { code: 'skill', ...most };
+		if (count(tried) > count(first)) return { code: 'drills', drills: count(tried) };
+		const { busyShare: busy } = tried.evaluation.figures;
+		if (busy > first.evaluation.figures.busyShare + TOLD_SHARE)
+			return { code: 'busy', share: Math.min(1, busy) };
+		const before = drillMinutes(first.practice);
+		const other = sum(drillMinutes(tried.practice), ([id, minutes]) =>
+			before.has(id) ? 0 : minutes
+		);
+		return { code: 'other', minutes: Math.round(other) };
 	}
 }
 
-const told = ({
-	practice,
-	why,
-	covers,
-	evaluation,
-	stops,
-	warnings,
-	dueMinutes
-}: Tried): Alternative => {
-	const { busyShare, turns } = evaluation.figures;
-	const blocks = [...blocksOf(practice)].map(({ block }) => block);
-	/** A block that water cut off another is there for the same reasons. */
-	const whyOf = ({ id, drill }: (typeof blocks)[number]): Reason[] =>
-		why[id] ??
-		why[blocks.find((other) => other.drill?.id === drill?.id && why[other.id])?.id ?? ''];
-	return {
-		practice,
-		why: Object.fromEntries(blocks.map((block) => [block.id, whyOf(block) ?? []])),
-		covers,
-		figures: {
-			...{ busyShare, turns: turns.mean, stops, warnings, dueMinutes },
-			openMinutes: Math.max(0, practice.minutes - plannedMinutes(practice))
-		}
-	};
-};
+/** From what on it is told that a draft gives more of a skill, or keeps players busier. */
+const TOLD_MINUTES = 4;
+const TOLD_SHARE = 0.03;
 
 const DEFAULT_ALTERNATIVES = 3;
 /** How many of the best tries are mended for the first alternative; of the others the best. */
@@ -283,7 +310,9 @@ function* search(drafting: Drafting, count: number) {
 	const done: Tried[] = [];
 	const spent = new Set<Pattern>();
 	const report = (extra: readonly Tried[], isDone: boolean) => ({
-		best: { alternatives: [...done, ...extra].map((tried) => drafting.told(tried)) },
+		best: {
+			alternatives: [...done, ...extra].map((tried, _, all) => drafting.told(tried, all[0]))
+		},
 		done: isDone
 	});
 	while (done.length < count) {

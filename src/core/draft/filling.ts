@@ -1,7 +1,8 @@
-import { idMaker, idsIn, plannedMinutes, type Plan } from '../practice';
 import type { Period, Practice } from '../model/practice';
-import { aimsOf, isHard, shareOf, Wanted, type Choice } from './choices';
-import type { DraftInput, Reason } from './shapes';
+import { playersOfCopy } from '../playing';
+import { blocksOf, idMaker, idsIn, mostDrillMinutes, type Plan } from '../practice';
+import { contactOfMinute, isApart, Wanted, type Choice } from './choices';
+import type { DraftInput, Undone } from './shapes';
 import type { Workshop } from './workshop';
 
 /** Names of the periods that are no drills; the interface says them in its language. */
@@ -24,14 +25,10 @@ export interface Taste {
 
 /** How much of the worth of what is wanted hangs on how busy players are with it. */
 const BUSY_PART = 0.25;
-const APART = new Set(['warm-up', 'scrimmage', 'cool-down']);
 /** How often a stretch is tried, each time without the drill that stopped it. */
 const ATTEMPTS = 5;
 /** How many drills are tried for one place. */
 export const DRILLS_TRIED = 5;
-
-/** Whether a drill has a place of its own in the arc: it is no choice for the work between. */
-export const isApart = ({ drill }: Choice) => APART.has(drill.family ?? '');
 
 /** The drill of a choice with its rung, as the builders take them. */
 export const rungOf = ({ drill, rung }: Choice) => ({ drill, ...(rung !== undefined && { rung }) });
@@ -42,18 +39,24 @@ export interface Held {
 	blamed?: string;
 }
 
-/** A practice while it fills: what is in it, which drills are left for it, what is still wanted of them. */
+/** A practice while it fills: the periods that were made, which drills are left for it, what is still wanted of them. */
 export class Filling {
 	practice: Practice;
-	/** Why each block is there, by its id. */
-	readonly why: Record<string, Reason[]> = {};
 	/** Drills that it has. */
 	readonly used = new Set<string>();
 	/** Drills that would have stopped the stretch that is being made. */
 	readonly refused = new Set<string>();
+	/** What was asked for and is not done. */
+	readonly undone: Undone[] = [];
 	readonly wanted: Wanted;
-	/** Minutes of hard contact so far. */
-	hardMinutes = 0;
+	/** Minutes of contact so far, as they count of those of a day. */
+	private contact = 0;
+	/** Minutes of hard work so far, games among them. */
+	private hard = 0;
+	/** Whether there is a warm-up: nothing hard comes without one. */
+	isWarm = true;
+	/** The most minutes of one drill at this age. */
+	readonly cap: number;
 
 	constructor(
 		readonly plan: Plan,
@@ -63,7 +66,8 @@ export class Filling {
 		readonly workshop: Workshop
 	) {
 		this.practice = plan.practice;
-		this.wanted = new Wanted(aimsOf(input));
+		this.wanted = new Wanted(input.due);
+		this.cap = mostDrillMinutes(plan.context);
 		for (const period of input.keep ?? []) this.countKept(period);
 	}
 
@@ -101,21 +105,36 @@ export class Filling {
 		return false;
 	}
 
-	/** Drills that are left for a stretch, what is worth most first. */
+	/** Whether so many minutes of a drill keep the contact of the day and the hard work at a stretch in their limits. */
+	isWithin(choice: Choice, minutes: number): boolean {
+		const { limits } = this.plan.context;
+		const { effort, warmUpMinutes = 0 } = choice.run;
+		const isHard = effort >= limits.hardEffort;
+		const needsWarmUp = effort >= limits.hardWarmUpEffort || warmUpMinutes > 0;
+		if (needsWarmUp && !this.isWarm) return false;
+		return (
+			minutes <= this.contactLeft(choice) && !(isHard && this.hard + minutes > limits.hardMinutes)
+		);
+	}
+
+	/** Minutes of a drill that the contact of the day leaves room for; Infinity where it has none. */
+	contactLeft(choice: Choice): number {
+		const weight = contactOfMinute(choice, this.plan);
+		const { contactDayMinutes } = this.plan.context.limits;
+		return weight === 0 ? Infinity : (contactDayMinutes - this.contact) / weight;
+	}
+
+	/** Drills that are left for a stretch of the work, what is worth most first. */
 	inOrder(
 		minutes: number,
 		isMeant: (choice: Choice) => boolean,
 		factor: (choice: Choice) => number = () => 1
 	): Choice[] {
-		const { contactDayMinutes } = this.plan.context.limits;
-		const { minutes: all } = this.input.frame;
-		const isSecondHalf = plannedMinutes(this.practice) * 2 >= all;
 		const isOpen = (choice: Choice) =>
-			!(choice.isNext && isSecondHalf) &&
 			!this.used.has(choice.drill.id) &&
 			!this.refused.has(choice.drill.id) &&
 			!isApart(choice) &&
-			!(isHard(choice, this.plan) && this.hardMinutes + minutes > contactDayMinutes) &&
+			this.isWithin(choice, minutes) &&
 			isMeant(choice);
 		const values = new Map(
 			this.choices
@@ -134,40 +153,27 @@ export class Filling {
 		return (worth + daily + busyWorth * minutes * busy) * (of.get(drill.id) ?? 1);
 	}
 
-	take(choice: Choice, minutes: number): void {
+	/** Counts what some minutes of a drill give and cost; it may yet get as many as `most`. */
+	take(choice: Choice, minutes: number, most = minutes): void {
 		this.used.add(choice.drill.id);
 		this.wanted.take(choice, minutes);
-		if (isHard(choice, this.plan) && !isApart(choice)) this.hardMinutes += minutes;
-	}
-
-	/** Notes why a block is there, before what it gives is taken off what is wanted. */
-	explain(block: string, choice: Choice, minutes: number, first?: Reason): void {
-		const { drill, run, rung } = choice;
-		const due = this.input.due
-			.map(({ skill, weight }) => ({ skill, weight, minutes: shareOf(run, skill) * minutes }))
-			.filter((each) => each.minutes > 0 && each.weight > 0)
-			.sort((a, b) => b.weight * b.minutes - a.weight * a.minutes)
-			.slice(0, 2)
-			.map((each): Reason => ({ code: 'due', skill: each.skill, minutes: each.minutes }));
-		this.why[block] = [
-			...(first ? [first] : []),
-			...(this.input.brief?.some((each) => each.drill === drill.id)
-				? [{ code: 'brief' } as const]
-				: []),
-			...due,
-			...(drill.frequency === 'daily' ? [{ code: 'daily' } as const] : []),
-			...(rung === undefined ? [] : [{ code: 'ladder', rung } as const])
-		];
-		if (this.why[block].length === 0)
-			this.why[block] = [{ code: 'busy', share: Math.min(1, choice.busy) }];
+		this.contact += contactOfMinute(choice, this.plan) * most;
+		if (choice.run.effort >= this.plan.context.limits.hardEffort) this.hard += most;
 	}
 
 	private countKept(period: Period): void {
+		const players = Math.max(1, this.plan.practice.expected.length);
 		for (const block of period.lanes.flatMap(({ blocks }) => blocks)) {
 			const choice = this.choices.find(({ drill }) => drill.id === block.drill?.id);
 			if (!choice) continue;
-			this.used.add(choice.drill.id);
-			this.wanted.take(choice, block.minutes);
+			const own = block.copies.flatMap((copy) => playersOfCopy(period, copy)).length;
+			const isRound = (period.slots ?? []).length > 0;
+			this.take(choice, isRound ? block.minutes : (block.minutes * own) / players);
 		}
+	}
+
+	/** Whether a drill stands in some period already. */
+	has(id: string): boolean {
+		return [...blocksOf(this.practice)].some(({ block }) => block.drill?.id === id);
 	}
 }

@@ -1,5 +1,14 @@
 export { draftEdit } from './draftEdit';
 export { draft, draftSearch } from './draft';
-export { USUAL } from './outline';
+export { USUAL } from './make';
+export { DRINK } from './outline';
 export type { DraftNames } from './filling';
-export { DraftInput, DraftOutput, Frame, type Alternative, type Reason } from './shapes';
+export {
+	DraftInput,
+	DraftOutput,
+	Frame,
+	type Alternative,
+	type Reason,
+	type Undone,
+	type Unlike
+} from './shapes';

@@ -1,4 +1,4 @@
-import { sum } from 'd3-array';
+import { greatestIndex, sum } from 'd3-array';
 import { faultsIn } from '../checks';
 import type { Practice } from '../model/practice';
 import type { Evaluation } from '../playing';
@@ -12,6 +12,11 @@ const DUE_WORTH = 4.8;
 /** From this share of what could be given on, what is due is worth less: then it matters more that all are busy. */
 const DUE_ENOUGH = 0.85;
 const DUE_MORE = 1;
+/** What is owed most should get so many minutes, and what that is worth. */
+const OWED_SERVED = 2;
+const OWED_WORTH = 1;
+/** Something that was asked for and is not done. */
+const UNDONE_COST = 1.5;
 /** A practice has about a drill for so many minutes. */
 const DRILL_MINUTES = 11;
 
@@ -51,8 +56,11 @@ export function judged(
 	const missing = faults.filter(({ code }) => code === 'daily-missing').length;
 	const drills = Math.min(1, (drillMinutes(practice).size * DRILL_MINUTES) / practice.minutes);
 	const given = dueMinutes / most;
+	const owed = greatestIndex(due, (a, b) => a.weight * a.minutes - b.weight * b.minutes) ?? -1;
+	const isOwedServed = owed < 0 || covers[owed].minutes >= OWED_SERVED;
 	const score =
-		-100 * stops -
+		(isOwedServed ? OWED_WORTH : 0) -
+		100 * stops -
 		0.3 * missing +
 		0.2 * drills -
 		0.3 * warnings -

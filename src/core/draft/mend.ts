@@ -1,7 +1,10 @@
-import { fitToTime } from '../building';
+import { least as leastBy } from 'd3-array';
+import { splitEvenly } from '../base';
+import { fitToTime, resizePeriods } from '../building';
 import { faultsIn, fixesWithoutAsking, type Fault } from '../checks';
 import { evaluate, type Evaluation } from '../playing';
-import { applyEdit, blocksOf, type Edit, plannedMinutes } from '../practice';
+import type { Period } from '../model/practice';
+import { applyEdit, blocksOf, drillOf, type Edit, plannedMinutes } from '../practice';
 
 /** How many findings of a draft are worked on. */
 const MOST_FIXES = 8;
@@ -23,9 +26,37 @@ const hasMoreTwice = (fixed: Evaluation, before: Evaluation): boolean =>
 
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
 
-/** A draft in which what can be fixed is fixed; periods of `kept` stay as they are. */
-export function mended(draft: Evaluation, kept: ReadonlySet<string>): Evaluation {
-	let now = inTime(draft);
+/** A practice whose periods of one drill are called what they hold: a fix may have put in another. */
+function named(now: Evaluation): Evaluation {
+	const nameOf = ({ kind, name, lanes }: Period): string => {
+		const [block, ...others] = lanes.flatMap(({ blocks }) => blocks);
+		const isOfOne = others.every(({ drill }) => drill?.id === block.drill?.id);
+		const isRound = kind === 'stations' || kind === 'units';
+		return (!isRound && isOfOne && drillOf(now.context, block?.drill)?.name) || name;
+	};
+	const periods = now.practice.periods.map((period) => {
+		const name = nameOf(period);
+		return name === period.name ? period : { ...period, name };
+	});
+	const isSame = periods.every((period, k) => period === now.practice.periods[k]);
+	return isSame ? now : evaluate({ ...now.practice, periods }, now.context, now);
+}
+
+/** A draft in which what can be fixed is fixed; periods of `kept` stay as they are, and those of drills that were asked for keep their minutes. */
+export const mended = (
+	draft: Evaluation,
+	{ kept, asked }: { kept: ReadonlySet<string>; asked: ReadonlySet<string> }
+): Evaluation => {
+	const now = fixed(inTime(draft), kept);
+	const isAsked = ({ lanes }: Period) =>
+		lanes.some(({ blocks }) => blocks.some(({ drill }) => asked.has(drill?.id ?? '')));
+	const stay = now.practice.periods.filter((period) => kept.has(period.id) || isAsked(period));
+	// What had to last longer may want a drink in its middle.
+	return named(fixed(filledUp(now, new Set(stay.map(({ id }) => id))), kept));
+};
+
+function fixed(draft: Evaluation, kept: ReadonlySet<string>): Evaluation {
+	let now = draft;
 	const tried = new Set<string>();
 	for (let k = 0; k < MOST_FIXES; k += 1) {
 		const fault = faultsIn(now).find((each) => each.severity !== 'hint' && !tried.has(keyOf(each)));
@@ -33,12 +64,51 @@ export function mended(draft: Evaluation, kept: ReadonlySet<string>): Evaluation
 		tried.add(keyOf(fault));
 		const isKept = ({ at }: Fault) => at.period !== undefined && kept.has(at.period);
 		if (isKept(fault)) continue;
-		const fixed = fixesWithoutAsking(now, fault)
+		const next = fixesWithoutAsking(now, fault)
 			.map((fix) => after(now, fix))
 			.find((each) => each && !hasMoreTwice(each, now));
-		now = fixed ?? withoutPeriod(now, fault) ?? now;
+		now = next ?? withoutPeriod(now, fault) ?? now;
 	}
 	return now;
+}
+
+/** Kinds of period that may last longer where minutes are open, those first that lose nothing by it. */
+const LONGER = ['scrimmage', 'together', 'warm-up', 'units', 'close'];
+
+/** Nobody warms up or walks home for longer. */
+const MOST: Partial<Record<Period['kind'], number>> = { 'warm-up': 12, close: 5 };
+
+/** How bad a practice is: stops before warnings. */
+function badness(evaluation: Evaluation): number {
+	const faults = faultsIn(evaluation);
+	const count = (severity: Fault['severity']) =>
+		faults.filter((each) => each.severity === severity).length;
+	return 100 * count('stop') + count('warn');
+}
+
+/** A draft in which what is left open makes a period longer that gets no worse by it; the game at last, whatever it takes. */
+function filledUp(now: Evaluation, kept: ReadonlySet<string>): Evaluation {
+	const { practice } = now;
+	const open = practice.minutes - plannedMinutes(practice);
+	if (open <= 0) return now;
+	const order = practice.periods
+		.filter(({ id, kind, slots = [] }) => !kept.has(id) && LONGER.includes(kind) && !slots.length)
+		.toSorted((a, b) => LONGER.indexOf(a.kind) - LONGER.indexOf(b.kind) || a.minutes - b.minutes);
+	const longer = (minutes: ReadonlyMap<string, number>) =>
+		after(now, resizePeriods(practice, minutes));
+	const shared = new Map<string, number>();
+	for (const [k, minutes] of splitEvenly(open, Math.max(1, Math.min(order.length, open))).entries())
+		if (order[k]) shared.set(order[k].id, order[k].minutes + minutes);
+	const isLong = ({ kind, minutes }: Period) => minutes + open > (MOST[kind] ?? Infinity);
+	const tries = [
+		...order
+			.filter((period) => !isLong(period))
+			.map(({ id, minutes }) => new Map([[id, minutes + open]])),
+		...(shared.size > 0 ? [shared] : [])
+	].map(longer);
+	const all = tries.flatMap((each) => each ?? []);
+	const best = leastBy(all, (each) => badness(each));
+	return all.find((each) => badness(each) <= badness(now)) ?? best ?? now;
 }
 
 /** A stop that nothing mends goes with its period, whose minutes the others share. */

@@ -1,122 +1,120 @@
 import { randomLcg } from 'd3-random';
 import { describe, expect, test } from 'vitest';
-import { outlineOf, USUAL, type OutlineAsked, type Part } from './outline';
+import { DRINK, outlineOf, type Outline, type Slot } from './outline';
 
-const NONE: OutlineAsked['kept'] = { 'warm-up': [], work: [], game: [], end: [] };
-const asked = (more: Partial<OutlineAsked> = {}): OutlineAsked => ({
-	arc: 'build-up',
-	minutes: 90,
-	scrimmage: 18,
-	leastScrimmage: 16,
-	hasCoolDown: true,
-	kept: NONE,
-	pattern: { rounds: 1, isRoundFirst: false, rest: 'together' },
-	roundMinutes: 13,
-	hasUnits: false,
-	limits: { warmUpMinutes: 8, waterMinutes: 20, talkMinutes: 3 },
+const slot = (id: string, least: number, most: number, more: Partial<Slot> = {}): Slot => ({
+	...{ id, least, most, worth: () => 1 },
 	...more
 });
-const minutesIn = (parts: readonly Part[]) => parts.reduce((sum, { minutes }) => sum + minutes, 0);
+const minutesIn = ({ parts }: Outline) => parts.reduce((sum, { minutes }) => sum + minutes, 0);
+const drinksIn = ({ parts }: Outline) => parts.filter(({ id }) => id === null).length;
 
-/** Stretches between two drinks, without the end, which needs none before it. */
-function stretches(parts: readonly Part[]): Part[][] {
-	const found: Part[][] = [[]];
+/** Stretches between two drinks. */
+function stretches({ parts }: Outline): Outline['parts'][] {
+	const found: Outline['parts'][] = [[]];
 	for (const part of parts)
-		if (part.kind === 'water') found.push([]);
-		else if (part.kind !== 'cool-down') found[found.length - 1].push(part);
+		if (part.id === null) found.push([]);
+		else found[found.length - 1].push(part);
 	return found;
 }
 
-const drinksIn = (parts: readonly Part[]) => parts.filter(({ kind }) => kind === 'water').length;
-
-test.each(['build-up', 'play-first'] as const)(
-	'90 minutes of %s are filled in few drinks',
-	(arc) => {
-		const parts = outlineOf(asked({ arc }));
-		expect(minutesIn(parts)).toBe(90);
-		// The sum of all that is no drink, each stretch full, takes so many.
-		expect(drinksIn(parts)).toBe(4);
-		expect(parts[0].kind).toBe('warm-up');
-		expect(parts.at(-1)).toEqual({ kind: 'cool-down', minutes: USUAL.coolDown });
-	}
-);
-
-describe('any minutes, rounds and limits', () => {
+describe('any slots, minutes and limits', () => {
 	test.each(Array.from({ length: 200 }, (_, seed) => seed))('are cut soundly: %i', (seed) => {
 		const random = randomLcg((seed + 0.5) / 200);
 		const upTo = (most: number) => Math.floor(random() * most);
-		const waterMinutes = 12 + upTo(20);
-		const request = asked({
-			arc: random() < 0.5 ? 'build-up' : 'play-first',
-			minutes: 30 + upTo(150),
-			scrimmage: upTo(waterMinutes),
-			leastScrimmage: 0,
-			hasCoolDown: random() < 0.7,
-			roundMinutes: random() < 0.7 ? 6 + upTo(8) : 0,
-			hasUnits: random() < 0.3,
-			limits: { warmUpMinutes: 8, waterMinutes, talkMinutes: 3 },
-			pattern: {
-				rounds: upTo(3),
-				isRoundFirst: random() < 0.5,
-				rest: random() < 0.5 ? 'together' : 'pair'
-			}
+		const limit = 12 + upTo(20);
+		const slots = Array.from({ length: 1 + upTo(9) }, (_, k) => {
+			const least = 3 + upTo(8);
+			return slot(`s${k}`, least, least + upTo(10));
 		});
-		const parts = outlineOf(request);
-		expect(minutesIn(parts)).toBeLessThanOrEqual(request.minutes);
-		for (const stretch of stretches(parts)) {
-			expect(stretch.length).toBeGreaterThan(0);
-			if (stretch.length > 1) expect(minutesIn(stretch)).toBeLessThanOrEqual(waterMinutes);
+		const minutes = 20 + upTo(120);
+		const cut = outlineOf(slots, { minutes, limit });
+		const fewest = slots.reduce((sum, { least }) => sum + least, 0);
+		if (!cut) {
+			expect(fewest + DRINK * (Math.ceil(fewest / limit) - 1)).toBeGreaterThan(
+				minutes - DRINK * slots.length
+			);
+			return;
 		}
-		// No drink can be left out: what lies on both sides of it is longer than the limit, unless the minutes
-		// that it would save cannot be filled with the pieces that there are.
-		const kinds = parts.map((part) => (part.kind === 'work' ? part.form : part.kind));
-		expect(kinds.filter((kind) => kind === 'stations').length).toBeLessThanOrEqual(
-			request.pattern.rounds
+		expect(minutesIn(cut) + cut.open).toBe(minutes);
+		expect(cut.parts.filter(({ id }) => id !== null).map(({ id }) => id)).toEqual(
+			slots.map(({ id }) => id)
 		);
-		const works = parts.filter(({ kind }) => kind === 'work');
-		for (const { minutes } of works) expect(minutes).toBeGreaterThanOrEqual(6);
-		const fewest = Math.ceil(minutesIn(stretches(parts).flat()) / waterMinutes) - 1;
-		expect(drinksIn(parts)).toBeGreaterThanOrEqual(fewest);
+		for (const { id, least, most } of slots) {
+			const own = cut.parts.find((part) => part.id === id)?.minutes ?? 0;
+			expect(own >= least && own <= most).toBe(true);
+		}
+		for (const stretch of stretches(cut)) {
+			expect(stretch.length).toBeGreaterThan(0);
+			const long = stretch.reduce((sum, part) => sum + part.minutes, 0);
+			if (stretch.length > 1) expect(long).toBeLessThanOrEqual(limit);
+		}
 	});
 });
 
-test('the fewest drinks: no way to cut the same parts takes fewer and fills all minutes', () => {
-	for (let minutes = 60; minutes <= 120; minutes += 5) {
-		const request = asked({
-			minutes,
-			pattern: { rounds: 1, isRoundFirst: true, rest: 'together' }
-		});
-		const parts = outlineOf(request);
-		expect(minutesIn(parts), `${minutes} min`).toBe(minutes);
-		// By hand: a warm-up of 10 and a round of 13 to 18, then pieces of 6 to 20, then a game of 16 to 18.
-		const work = minutes - USUAL.coolDown;
-		let fewest = Infinity;
-		for (let drinks = 1; drinks <= 8 && fewest === Infinity; drinks += 1) {
-			const left = work - USUAL.water * drinks;
-			for (let pieces = 0; pieces <= 6; pieces += 1)
-				if (isCut([[10, 10], [13, 18], ...Array(pieces).fill([6, 20]), [16, 18]], drinks, left))
-					fewest = drinks;
+test('no way to cut the same slots leaves fewer minutes open, or fills them all in fewer drinks', () => {
+	for (let minutes = 40; minutes <= 110; minutes += 3) {
+		const sizes: [number, number][] = [
+			[10, 12],
+			[13, 18],
+			[6, 12],
+			[6, 12],
+			[16, 18]
+		];
+		const cut = outlineOf(
+			sizes.map(([least, most], k) => slot(`s${k}`, least, most)),
+			{ minutes, limit: 20 }
+		);
+		const byHand = Array.from({ length: 5 }, (_, drinks) => mostIn(sizes, drinks, minutes)).flatMap(
+			(found, drinks) =>
+				found === null ? [] : [{ drinks, open: minutes - DRINK * drinks - found }]
+		);
+		const open = Math.min(...byHand.map((each) => each.open));
+		if (byHand.length === 0) expect(cut, `${minutes} min`).toBeNull();
+		else {
+			expect(cut?.open, `${minutes} min`).toBe(open);
+			const fewest = Math.min(
+				...byHand.filter((each) => each.open === open).map(({ drinks }) => drinks)
+			);
+			expect(drinksIn(cut as Outline), `${minutes} min`).toBe(fewest);
 		}
-		expect(drinksIn(parts), `${minutes} min`).toBe(fewest);
 	}
 });
 
-/** Whether parts of so many minutes at least and at most can fill `left` with so many drinks, tried one by one. */
-function isCut(parts: [number, number][], drinks: number, left: number): boolean {
-	const joints = parts.length - 1;
+/** The most minutes that slots fill with so many drinks, every place for a drink tried; null where it cannot be. */
+function mostIn(sizes: [number, number][], drinks: number, minutes: number): number | null {
+	let best: number | null = null;
+	const joints = sizes.length - 1;
 	for (let mask = 0; mask < 2 ** joints; mask += 1) {
 		const cut = Array.from({ length: joints }, (_, k) => (mask >> k) & 1);
 		if (cut.reduce((sum, one) => sum + one, 0) !== drinks) continue;
 		const runs: [number, number][] = [[0, 0]];
-		for (const [k, [least, most]] of parts.entries()) {
+		for (const [k, [least, most]] of sizes.entries()) {
 			const [low, high] = runs[runs.length - 1];
 			runs[runs.length - 1] = [low + least, high + most];
 			if (cut[k]) runs.push([0, 0]);
 		}
-		if (runs.some(([low]) => low > 20)) continue;
 		const low = runs.reduce((sum, run) => sum + run[0], 0);
+		if (runs.some((run) => run[0] > 20) || low > minutes - DRINK * drinks) continue;
 		const high = runs.reduce((sum, run) => sum + Math.min(20, run[1]), 0);
-		if (low <= left && left <= high) return true;
+		best = Math.max(best ?? 0, Math.min(high, minutes - DRINK * drinks));
 	}
-	return false;
+	return best;
 }
+
+test('minutes go where they are worth most, and hard work gets a drink before it where that costs nothing', () => {
+	const cut = outlineOf([slot('a', 6, 12), slot('b', 6, 12, { worth: () => 2 })], {
+		...{ minutes: 19, limit: 20 }
+	});
+	expect(cut?.parts).toEqual([
+		{ id: 'a', minutes: 7 },
+		{ id: 'b', minutes: 12 }
+	]);
+	const slots = [
+		slot('warm', 10, 10),
+		slot('press', 8, 8),
+		slot('game', 10, 10, { wantsDrink: true })
+	];
+	const placed = outlineOf(slots, { minutes: 30, limit: 20 });
+	expect(placed?.parts.map(({ id }) => id)).toEqual(['warm', 'press', null, 'game']);
+});

@@ -90,7 +90,7 @@ export const DraftInput = Type.Object(
 		scrimmage: Type.Optional(
 			says(
 				Type.Number({ minimum: 0, maximum: 600 }),
-				'Minutes of scrimmage; a fifth of the practice where it is not said'
+				'Minutes of scrimmage; as is usual for the arc where it is not said'
 			)
 		),
 		unitTime: Type.Optional(says(Type.Boolean(), 'Whether units work by themselves for a while')),
@@ -175,6 +175,53 @@ export const Reason = Type.Union([
 	)
 ]);
 
+/** What was asked for and is not in a draft, with the reason. */
+export const Undone = Type.Object(
+	{
+		what: says(
+			Type.Enum(['brief', 'daily', 'stations', 'units', 'game', 'due']),
+			'What it is: a drill of the brief or for every day, stations, time by unit, a game, or the skill that is owed most'
+		),
+		drill: Type.Optional(says(Id, 'Id of the drill')),
+		skill: Type.Optional(says(SkillId, 'The skill')),
+		because: says(
+			Type.Enum([
+				...['shelf', 'players', 'adults', 'kit', 'ground', 'ages', 'units'],
+				...['game-near', 'time', 'finding']
+			]),
+			'Why not: nothing on the shelf does it; too few or too many players, adults, kit, ground; the ages; players without a unit; a game too near; no time; something that would stop the practice'
+		)
+	},
+	closed
+);
+
+/** How a draft differs from the first one: a code with its values. */
+export const Unlike = Type.Union([
+	Type.Object({ code: Type.Literal('most-due') }, closed),
+	Type.Object(
+		{
+			code: Type.Literal('skill'),
+			skill: says(SkillId, 'The skill that it gives more of'),
+			minutes: says(Type.Number(), 'Minutes more of it')
+		},
+		closed
+	),
+	Type.Object({ code: Type.Literal('stations') }, closed),
+	Type.Object({ code: Type.Literal('no-stations') }, closed),
+	Type.Object(
+		{ code: Type.Literal('drills'), drills: says(Type.Integer(), 'Drills that it has') },
+		closed
+	),
+	Type.Object(
+		{ code: Type.Literal('busy'), share: says(Share, 'Share of the time that players work') },
+		closed
+	),
+	Type.Object(
+		{ code: Type.Literal('other'), minutes: says(Type.Number(), 'Minutes of other drills') },
+		closed
+	)
+]);
+
 /** One draft of a practice. */
 export const Alternative = Type.Object(
 	{
@@ -192,6 +239,8 @@ export const Alternative = Type.Object(
 			),
 			'What it gives of what is due, in the order of what is due'
 		),
+		undone: says(Type.Array(Undone), 'What was asked for and is not in it, with the reason'),
+		unlike: says(Unlike, 'How it differs from the first draft'),
 		figures: says(
 			Type.Object(
 				{
@@ -219,5 +268,7 @@ export const DraftOutput = Type.Object(
 export type Frame = Static<typeof Frame>;
 export type DraftInput = Static<typeof DraftInput>;
 export type Reason = Static<typeof Reason>;
+export type Undone = Static<typeof Undone>;
+export type Unlike = Static<typeof Unlike>;
 export type Alternative = Static<typeof Alternative>;
 export type DraftOutput = Static<typeof DraftOutput>;

@@ -9,7 +9,6 @@ import {
 	type StationWish
 } from '../building';
 import type { Block, Period } from '../model/practice';
-import { isStation } from '../playing';
 import { applyEdit } from '../practice';
 import { mostStations } from '../sizing';
 import type { Choice } from './choices';
@@ -66,11 +65,8 @@ function stationsOnce(filling: Filling, minutes: number): Held {
 		filling.practice = { ...before, periods: before.periods.slice(0, -1) };
 		return held;
 	}
-	explainStations(filling, id, wishes, slot);
-	if (beside) {
-		filling.take(beside.choice, minutes);
-		filling.explain(beside.lane.blocks[0].id, beside.choice, minutes);
-	}
+	takeStations(filling, wishes, slot);
+	if (beside) filling.used.add(beside.choice.drill.id);
 	return held;
 }
 
@@ -150,18 +146,10 @@ function onRungs(filling: Filling, id: string): void {
 	};
 }
 
-function explainStations(
-	filling: Filling,
-	id: string,
-	wishes: readonly StationWish[],
-	minutes: number
-): void {
-	const period = filling.practice.periods.find((each) => each.id === id);
-	const lanes = period?.lanes.filter((lane) => isStation(period, lane)) ?? [];
-	for (const [index, { blocks }] of lanes.entries()) {
-		const choice = filling.choices.find(({ drill }) => drill.id === wishes[index]?.drill.id);
-		if (!choice) continue;
-		filling.explain(blocks[0].id, choice, minutes);
-		filling.take(choice, minutes);
+/** What a round gives its players: a slot of each station. */
+function takeStations(filling: Filling, wishes: readonly StationWish[], minutes: number): void {
+	for (const { drill } of wishes) {
+		const choice = filling.choices.find(({ run }) => run === drill);
+		if (choice) filling.take(choice, minutes);
 	}
 }

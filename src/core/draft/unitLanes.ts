@@ -3,7 +3,10 @@ import type { Block, Period } from '../model/practice';
 import { playersOfCopy } from '../playing';
 import { applyEdit } from '../practice';
 import type { Choice } from './choices';
-import { DRILLS_TRIED, rungOf, type Filling, type Held } from './filling';
+import { rungOf, type Filling, type Held } from './filling';
+
+/** How many drills are tried for the lane of a unit: several units want different ones, each with room of its own. */
+const LANES_TRIED = 15;
 
 /** Whether every copy of a block has as many players as its drill takes. */
 const holdsAll = (period: Period, { copies }: Block, { run }: Choice): boolean =>
@@ -64,7 +67,7 @@ function unitLane(
 			!others && !taken.includes(choice) && count >= min && Math.ceil(count / max) * min <= count
 		);
 	};
-	for (const choice of filling.inOrder(minutes, fits).slice(0, DRILLS_TRIED)) {
+	for (const choice of filling.inOrder(minutes, fits).slice(0, LANES_TRIED)) {
 		const period = filling.practice.periods.find((each) => each.id === id) as Period;
 		const edit = unitBeside(filling.now, period, { ...rungOf(choice), unit: unit.id });
 		const applied = edit && applyEdit(filling.practice, edit);
@@ -73,7 +76,6 @@ function unitLane(
 		const block = made?.lanes.find((lane) => lane.unit === unit.id)?.blocks[0];
 		if (!made || !block || !holdsAll(made, block, choice)) continue;
 		filling.practice = applied.value.practice;
-		filling.explain(block.id, choice, minutes, { code: 'unit', unit: unit.id });
 		return choice;
 	}
 	return null;

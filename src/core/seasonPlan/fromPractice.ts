@@ -1,7 +1,7 @@
 import { rollups, sum } from 'd3-array';
 import type { Drill } from '../model/drill';
 import type { BriefItem, Period, Practice } from '../model/practice';
-import { USUAL } from '../draft';
+import { DRINK, USUAL } from '../draft';
 import { onRung, playersOfCopy } from '../playing';
 import type { Context } from '../practice';
 import type { PlanItem, PlannedPractice } from './planShapes';
@@ -21,7 +21,7 @@ function openMinutes(minutes: number, waterMinutes: number): number {
 			USUAL.warmUp -
 			USUAL.coolDown -
 			Math.round(minutes * USUAL.scrimmageShare) -
-			drinks * USUAL.water
+			drinks * DRINK
 	);
 }
 

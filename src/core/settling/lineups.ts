@@ -1,4 +1,4 @@
-import { least, max } from 'd3-array';
+import { least, sum } from 'd3-array';
 import type { Drill } from '../model/drill';
 import type { Block, GamePlan, Lane, Period } from '../model/practice';
 import { playersOfLane } from '../playing';
@@ -22,19 +22,44 @@ export function gamePlan(
 	{ team, playerById }: Context,
 	{ drill, players, minutes }: Game
 ): GamePlan | null {
-	const side = max(drill.spots, ({ role, count }) => (role === 'worker' ? count : 0)) ?? 0;
+	// As many play at once as the game takes, half of them on each side.
+	const places = sum(drill.spots, ({ role, count, upTo = count }) =>
+		role === 'worker' ? upTo : 0
+	);
+	const side = Math.floor(Math.min(places, players.length) / 2);
 	const positions = fewerPlaces(team.positions ?? [], side);
-	const outcome = lineup({
-		players: players.map((id) => ({
-			id,
-			positions: playerById.get(id)?.positions ?? [...new Set(positions)]
-		})),
-		positions,
-		teams: players.length >= 2 * positions.length ? 2 : 1,
-		shifts: Math.max(1, Math.round(minutes / SHIFT_MINUTES)),
-		fillers: 0
-	});
-	return outcome.ok ? { positions, shifts: outcome.value.shifts } : null;
+	const all = [...new Set(positions)];
+	const planned = (positionsOf: (id: string) => string[]) =>
+		lineup({
+			players: players.map((id) => ({ id, positions: positionsOf(id) })),
+			positions,
+			teams: players.length >= 2 * positions.length ? 2 : 1,
+			shifts: Math.max(1, Math.round(minutes / SHIFT_MINUTES)),
+			fillers: 0
+		});
+	/** The positions that somebody knows: their own, else those of their unit, else any. */
+	const known = (id: string): string[] => {
+		const player = playerById.get(id);
+		const ofUnit = all.filter((position) =>
+			team.positionList?.some((each) => each.id === position && each.unit === player?.unit)
+		);
+		const own = (player?.positions ?? ofUnit).filter((position) => all.includes(position));
+		return own.length > 0 ? own : all;
+	};
+	/** The same, and then any other that is no special one: only those of its unit go into goal. */
+	const widened = (id: string): string[] => {
+		const own = known(id);
+		const others = all.filter((position) => !own.includes(position) && !isSpecial(position));
+		return [...own, ...others];
+	};
+	const isSpecial = (position: string) =>
+		players.some((id) => playerById.get(id)?.positions?.[0] === position) &&
+		positions.filter((each) => each === position).length === 1;
+	for (const positionsOf of [known, widened, () => all]) {
+		const outcome = planned(positionsOf);
+		if (outcome.ok) return { positions, shifts: outcome.value.shifts };
+	}
+	return null;
 }
 
 /** A shift in which those who sit take the places of those who are not there; null where a place stays empty. */

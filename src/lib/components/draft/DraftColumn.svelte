@@ -10,7 +10,7 @@
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/draft';
 	import { percent } from '../tape/words';
-	import { reasonWords } from './draftWords';
+	import { reasonWords, undoneWords, unlikeWords } from './draftWords';
 
 	/** One draft as a small tape: what comes when, why, what it covers. */
 	let {
@@ -84,6 +84,9 @@
 			.filter(({ severity }) => severity !== 'hint')
 			.map((fault) => describeFinding(fault, played, say));
 	});
+	const undone = $derived(
+		draft.undone.map((each) => undoneWords(each, { team, shelf: plan.context.shelf }, say))
+	);
 	const quality = $derived([
 		say(texts.warnings, { count: draft.figures.stops + draft.figures.warnings }),
 		...(draft.figures.openMinutes > 0
@@ -103,6 +106,8 @@
 			})}
 		</p>
 		<p>{quality.join(' · ')}</p>
+		<p class="unlike">{unlikeWords(draft.unlike, team, say)}</p>
+		{#each undone as words (words)}<p class="left">{words}</p>{/each}
 		{#each left as words (words)}<p class="left">{words}</p>{/each}
 	</header>
 	<Button size="small" aria-label={say(texts.useNumber, { number })} on:click={onuse}

@@ -82,7 +82,7 @@
 			<SelectItem value="build-up" text={say(texts.buildUp)} />
 			<SelectItem value="play-first" text={say(texts.playFirst)} />
 		</Select>
-		<Select id="draft-stations" labelText={say(texts.hasStations)} bind:selected={stations}>
+		<Select id="draft-stations" labelText={say(texts.stationsField)} bind:selected={stations}>
 			<SelectItem value="" text={say(texts.asItComes)} />
 			<SelectItem value="with" text={say(texts.withStations)} />
 			<SelectItem value="without" text={say(texts.withoutStations)} />

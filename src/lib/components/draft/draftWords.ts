@@ -1,4 +1,11 @@
-import { draftEdit, type Alternative, type DraftNames, type Reason } from '$core/draft';
+import {
+	draftEdit,
+	type Alternative,
+	type DraftNames,
+	type Reason,
+	type Undone,
+	type Unlike
+} from '$core/draft';
 import type { Drill } from '$core/model/drill';
 import { skillName } from '$core/model/skill';
 import type { Team } from '$core/model/team';
@@ -39,6 +46,45 @@ export function reasonWords(
 			return say(texts.ofUnit, {
 				name: team.units.find(({ id }) => id === reason.unit)?.name ?? reason.unit
 			});
+	}
+}
+
+/** What was asked of a draft and is not in it, in a sentence. */
+export function undoneWords(
+	{ what, drill, skill, because }: Undone,
+	{ team, shelf }: { team: Pick<Team, 'skillAreas'>; shelf: readonly Drill[] },
+	say: Say
+): string {
+	const name =
+		skill === undefined
+			? (shelf.find(({ id }) => id === drill)?.name ?? '')
+			: skillName(skill, team.skillAreas);
+	// A code in a text has no hyphen.
+	return say(texts.undone, {
+		...{ what, name },
+		because: because === 'game-near' ? 'gameNear' : because
+	});
+}
+
+/** How a draft differs from the first, in a line. */
+export function unlikeWords(unlike: Unlike, team: Pick<Team, 'skillAreas'>, say: Say): string {
+	switch (unlike.code) {
+		case 'most-due':
+			return say(texts.best);
+		case 'skill': {
+			const { skill, minutes } = unlike;
+			return say(texts.moreOf, { minutes, name: skillName(skill, team.skillAreas) });
+		}
+		case 'stations':
+			return say(texts.hasStations);
+		case 'no-stations':
+			return say(texts.hasNone);
+		case 'drills':
+			return say(texts.moreDrills, { count: unlike.drills });
+		case 'busy':
+			return say(texts.busier, { share: percent(unlike.share) });
+		case 'other':
+			return say(texts.others, { minutes: unlike.minutes });
 	}
 }
 

@@ -29,8 +29,11 @@ export class DraftAll {
 	#isStopped = false;
 	readonly #planning: Planning<'draft'>;
 
-	constructor(private readonly say: Say) {
-		this.#planning = new Planning<'draft'>(say);
+	constructor(
+		private readonly say: Say,
+		planning: Planning<'draft'> = new Planning<'draft'>(say)
+	) {
+		this.#planning = planning;
 	}
 
 	stop(): void {
@@ -74,14 +77,16 @@ export class DraftAll {
 			alternatives: 1
 		};
 		const { say } = this;
-		await this.#planning.ask({
-			kind: 'draft',
+		const question = {
+			kind: 'draft' as const,
 			input: { of, names: draftNames(say) },
 			seconds: SECONDS
-		});
-		const [best] = this.#planning.best?.alternatives ?? [];
-		// A draft that was broken off is not one.
-		if (this.#isStopped || !best) return this.#planning.trouble || say(texts.withoutDraft);
+		};
+		await this.#planning.ask(question);
+		const { best: found, answers, trouble } = this.#planning;
+		// What answers another question is a draft of another practice; one that was broken off is none.
+		const [best] = answers === question && trouble === '' ? (found?.alternatives ?? []) : [];
+		if (this.#isStopped || !best) return trouble || say(texts.withoutDraft);
 		const edit = usedDraft(plan, best, say);
 		const saved = await fetch(`/${team}/practices/${id}/edits`, {
 			method: 'POST',
