@@ -109,6 +109,8 @@ export function randomSeason(seed: number): SeasonPlanInput {
 			rung: ladderOf(drill)[upTo(ladderOf(drill).length)],
 			...(begun > 0 && chance(0.7) && { last: addDays(FIRST_DAY, upTo(begun)) })
 		})),
+		...(chance(0.4) && { ages: { from: 7 + upTo(12), to: 30 } }),
+		...(chance(0.4) && { tapers: [{ firstDay: addDays(last, -9), lastDay: last }] }),
 		games: Array.from({ length: weeks }, (_, week) => ({ date: addDays(today, 7 * week + 5) })),
 		daysOff: chance(0.3)
 			? [{ firstDay: addDays(today, 7), lastDay: addDays(today, 8 + upTo(5)) }]
@@ -145,9 +147,15 @@ export function rulesBroken(input: SeasonPlanInput, { practices }: SeasonPlanOut
 	};
 	const contactOf = (k: number, onlyFree = false) =>
 		briefOf(slots[k].id)
-			.filter((item) => run(item).contact >= limits.contactLevel)
 			.filter(({ drill }) => !onlyFree || !isLocked(k, drill))
-			.reduce((sum, { minutes }) => sum + minutes, 0);
+			.reduce((sum, item) => {
+				const level = run(item).contact;
+				const isLight = level > 0 && level === limits.contactLevel - 1;
+				const weight = level >= limits.contactLevel ? 1 : isLight ? limits.lightContactShare : 0;
+				return sum + weight * item.minutes;
+			}, 0);
+	const isForAges = (ages: Drill['ages']) =>
+		!ages || !input.ages || (ages.from <= input.ages.from && ages.to >= input.ages.to);
 	const broken: string[] = [];
 	const isOf = (skill: string, of: string) => skill === of || skill.startsWith(`${of}/`);
 	const mainsOf = (item: Brief[number]) =>
@@ -216,12 +224,39 @@ export function rulesBroken(input: SeasonPlanInput, { practices }: SeasonPlanOut
 					);
 					if (!wasDone && !wasPlanned) say('after', id);
 				}
-			const count = held.length + k;
+			const days = [
+				...held.map((each) => each.date),
+				...slots.slice(0, k + 1).map((each) => each.date)
+			].sort();
+			const restart = days.findLastIndex(
+				(day, j) => j > 0 && daysBetween(days[j - 1], day) > limits.rampAwayDays
+			);
+			const count = days.length - 1 - Math.max(0, restart);
 			if (own.contact >= limits.contactLevel && count < limits.contactAfter) say('ramp', id);
 			if (own.contact >= 4 && count < limits.fullContactAfter) say('full ramp', id);
 			const isNew = (uses.length === 0 && !stands) || now > last;
 			if (hasGame(addDays(date, 1)) && isNew && own.effort >= limits.hardEffort)
 				say('game eve', id);
+			const most = (under: number) => input.ages !== undefined && input.ages.from < under;
+			if (!isForAges(own.ages)) say('ages', id);
+			if (most(12) && (own.effort >= 9 || own.contact >= 3)) say('too hard', id);
+			const isNear = hasGame(addDays(date, 1)) || hasGame(addDays(date, 2));
+			const ends = (input.tapers ?? []).some(
+				({ firstDay, lastDay }) =>
+					firstDay <= date && date <= lastDay && daysBetween(date, lastDay) < 7
+			);
+			if ((isNear || ends) && (now > last || own.effort >= 9 || own.contact >= limits.contactLevel))
+				say('eased', id);
+			const age = input.ages?.from ?? 18;
+			const cap = [...limits.drillMinutes]
+				.sort((a, b) => a.under - b.under)
+				.find(({ under }) => age < under);
+			const isGame =
+				drill.family === 'small-games' && drill.spots.every(({ role }) => role !== 'opponent');
+			if (item.minutes > (isGame ? 20 : (cap?.minutes ?? 20))) say('long', id);
+			const open = slots.filter((each) => !isOff(each.date) && each.minutes > 0).length;
+			if (drill.frequency !== 'daily' && uses.length >= Math.max(1, Math.ceil(open / 3)))
+				say('often', id);
 		}
 		const sameDay = slots.flatMap((other, j) => (j <= k && other.date === date ? j : []));
 		const sumOf = (of: number[], onlyFree = false) =>
@@ -243,8 +278,9 @@ export function rulesBroken(input: SeasonPlanInput, { practices }: SeasonPlanOut
 			if ((near.length > 0 || isByGame || wasHard) && (isFree(k) || near.some(isFree)))
 				say('hard days in a row');
 		}
-		for (const { id, frequency } of input.drills) {
+		for (const { id, frequency, ages } of input.drills) {
 			const isThere = brief.some((item) => item.drill === id);
+			if (!isForAges(ages)) continue;
 			if (frequency === 'daily' && !isThere && !isOff(date) && slot.minutes > 0) say('daily', id);
 		}
 	}

@@ -259,6 +259,7 @@ export const BriefItem = Type.Object(
 		drill: says(Id, 'Id of the drill'),
 		rung: Type.Optional(says(Key, 'Id of its rung; the drill itself where it is not said')),
 		minutes: says(Minutes, 'Minutes that each player is to have of it'),
+		why: Type.Optional(says(Text, 'Why the plan has put it there, in words')),
 		locked: Type.Optional(says(Type.Boolean(), 'Whether it stays when the season is planned again'))
 	},
 	closed

@@ -22,7 +22,13 @@ export const Phase = Type.Object(
 		id: says(Id, 'Its id in the season'),
 		name: says(Name, 'Its name'),
 		firstDay: says(Day, 'Its first day'),
-		lastDay: says(Day, 'Its last day, included')
+		lastDay: says(Day, 'Its last day, included'),
+		tapers: Type.Optional(
+			says(
+				Type.Boolean(),
+				'Whether work gets less in it: its last week holds nothing new and nothing hard'
+			)
+		)
 	},
 	closed
 );

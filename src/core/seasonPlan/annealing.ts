@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random';
 import type { Change, Judge } from './judge';
-import { LEAST_MINUTES, leastOf, minutesIn, MOST_MINUTES } from './minutes';
+import { LEAST_MINUTES, leastOf, minutesIn, mostOf } from './minutes';
 import type { Briefs, Item, Task } from './task';
 
 /** A step that was made: how to take it back, and what it changed. */
@@ -106,7 +106,7 @@ export class Annealing {
 		const from = room > 0 ? null : this.pick(own.filter((item) => item !== to));
 		if (from === undefined) return null;
 		const most = Math.min(
-			MOST_MINUTES - to.minutes,
+			mostOf(this.task, to.drill) - to.minutes,
 			from ? from.minutes - leastOf(this.task, from.drill) : room
 		);
 		if (most < 1) return null;
@@ -176,7 +176,7 @@ export class Annealing {
 		const room = this.task.slots[place].minutes - minutesIn(brief);
 		const from = room >= LEAST_MINUTES ? null : this.pick(this.free(place));
 		if (from === undefined) return null;
-		const minutes = from ? Math.floor(from.minutes / 2) : Math.min(room, MOST_MINUTES);
+		const minutes = from ? Math.floor(from.minutes / 2) : Math.min(room, mostOf(this.task, drill));
 		if (minutes < LEAST_MINUTES) return null;
 		if (from && from.minutes - minutes < leastOf(this.task, from.drill)) return null;
 		if (from) from.minutes -= minutes;
@@ -205,7 +205,8 @@ export class Annealing {
 		brief.splice(at, 1);
 		let left = item.minutes;
 		for (const other of own) {
-			const more = other === item ? 0 : Math.min(left, MOST_MINUTES - other.minutes);
+			const more =
+				other === item ? 0 : Math.min(left, mostOf(this.task, other.drill) - other.minutes);
 			if (more <= 0) continue;
 			other.minutes += more;
 			left -= more;

@@ -138,7 +138,9 @@ export function asPlanned(
 		practice: {
 			...frame,
 			minutes: openMinutes(minutes, limits.waterMinutes),
-			locked: known.filter(({ locked }) => locked).map(({ locked: _locked, ...item }) => item),
+			locked: known
+				.filter(({ locked }) => locked)
+				.map(({ locked: _locked, why: _why, ...item }) => item),
 			gives: given(likely(minutes, shelf), drills)
 		},
 		isBuilt,

@@ -1,3 +1,4 @@
+import { LEAST_MINUTES } from './minutes';
 import { Rules } from './rules';
 import type { Briefs, Item, Task } from './task';
 
@@ -14,13 +15,22 @@ const COST = {
 	gap: 0.2,
 	/** A week that costs twice as much over the limit as the weeks before. */
 	jump: 6,
-	/** Minutes of a drill that the practice before has too. */
-	same: 0.04,
+	/** Minutes of a drill that one of the three practices before has too, the nearest first. */
+	same: [0.04, 0.03, 0.02],
+	/** A drill too few in a practice of children. */
+	few: 3,
+	/** Share of the load that a week of taper has too much or too little, beside the weeks before. */
+	taper: 25,
 	/** A drill that came or went. */
 	change: 0.8,
 	/** Minutes of a drill that changed. */
 	moved: 0.01
 };
+
+/** Shares of the mean load of so many weeks before that a week of taper is to have. */
+const TAPER = { weeks: 3, least: 0.6, most: 0.8 };
+/** What a day over the gap of a stage counts beside one of a skill with a target. */
+const STAGE_GAP = 0.5;
 
 /** A practice has room for about a drill in so many minutes. */
 const DRILL_MINUTES = 11;
@@ -63,6 +73,10 @@ export class Judge {
 	/** Asks that hold in each practice. */
 	private readonly asksAt: Int32Array[];
 	private readonly more: Float64Array;
+	private readonly lastStage: Int32Array;
+	private readonly stageTimes: Int16Array;
+	/** Weeks in which work gets less. */
+	private readonly taperWeeks: number[];
 
 	constructor(private readonly task: Task) {
 		const { slots, lines, held } = task;
@@ -75,6 +89,9 @@ export class Judge {
 		this.loads = new Float64Array(Math.max(0, ...weeks) - this.firstWeek + 1);
 		this.got = new Float64Array(task.asks.length);
 		this.more = new Float64Array(task.asks.length);
+		this.lastStage = new Int32Array(task.stages.length);
+		this.stageTimes = new Int16Array(task.stages.length);
+		this.taperWeeks = [...new Set(slots.flatMap(({ isTaper, week }) => (isTaper ? week : [])))];
 		this.asksAt = slots.map((_, place) =>
 			Int32Array.from(
 				task.asks.flatMap(({ from, to }, ask) => (from <= place && place <= to ? ask : []))
@@ -112,7 +129,8 @@ export class Judge {
 		const { slots, lines, asks } = this.task;
 		const count = lines.length;
 		const { given } = this;
-		let [open, same, changes, moved, drills] = [0, 0, 0, 0, 0];
+		const { leastDrills } = this.task;
+		let [open, same, changes, moved, drills, few] = [0, 0, 0, 0, 0, 0];
 		for (let place = 0; place < slots.length; place += 1) {
 			const slot = slots[place];
 			const [row, next] = [place * count, (place + 1) * count];
@@ -125,9 +143,13 @@ export class Judge {
 					given[next + line] += gives[line] * item.minutes;
 				left -= item.minutes;
 			}
-			drills += Math.max(0, briefs[place].length - Math.ceil(slot.minutes / DRILL_MINUTES));
+			const most = Math.ceil(slot.minutes / Math.max(DRILL_MINUTES - (2 * leastDrills) / 4, 1));
+			drills += Math.max(0, briefs[place].length - Math.max(leastDrills, most));
+			if (!slot.isOff && slot.minutes >= leastDrills * LEAST_MINUTES)
+				few += Math.max(0, leastDrills - briefs[place].length);
 			if (!slot.isOff && left > 0) open += left;
-			if (place > 0) same += this.sameIn(briefs[place - 1], briefs[place]);
+			for (let back = 1; back <= COST.same.length && back <= place; back += 1)
+				same += COST.same[back - 1] * this.sameIn(briefs[place - back], briefs[place]);
 			if (!slot.before) continue;
 			for (const item of briefs[place]) {
 				const was = slot.before.find(({ drill }) => drill === item.drill);
@@ -145,13 +167,16 @@ export class Judge {
 			if (got >= minutes - MET) met += 1;
 		}
 		const { over, longest } = this.gaps(briefs);
+		const jumps = this.jumps();
 		const cost =
 			short +
 			COST.drill * drills +
 			COST.open * open +
 			COST.gap * over +
-			COST.jump * this.jumps() +
-			COST.same * same +
+			COST.jump * jumps +
+			same +
+			COST.few * few +
+			COST.taper * this.untapered() +
 			COST.change * changes +
 			COST.moved * moved;
 		return { short, met, over, longestGap: longest, changes, cost };
@@ -196,7 +221,57 @@ export class Judge {
 				}
 		const end = slots.length > 0 ? slots[slots.length - 1].day : 0;
 		for (let line = 0; line < lines.length; line += 1) count(line, end);
-		return { over, longest };
+		return { over: over + STAGE_GAP * this.stageGaps(briefs, end), longest };
+	}
+
+	/** Days over what stages may rest once they have come: each comes again at gaps that grow. */
+	private stageGaps(briefs: Briefs, end: number): number {
+		const { slots, stages, ladders } = this.task;
+		const { lastStage, stageTimes } = this;
+		let over = 0;
+		for (let stage = 0; stage < stages.length; stage += 1) {
+			lastStage[stage] = stages[stage].last ?? 0;
+			stageTimes[stage] = stages[stage].times;
+		}
+		const count = (stage: number, day: number) => {
+			if (stageTimes[stage] === 0) return;
+			const gap = day - lastStage[stage];
+			const may = Math.min(
+				SPACING.mostDays,
+				SPACING.firstDays * SPACING.growth ** Math.max(0, stageTimes[stage] - 1)
+			);
+			if (gap > may) over += gap - may;
+		};
+		for (let place = 0; place < slots.length; place += 1)
+			for (const { drill, at } of briefs[place])
+				for (const stage of ladders[drill].variants[at].stages) {
+					const { day } = slots[place];
+					if (stageTimes[stage] > 0 && lastStage[stage] === day) continue;
+					count(stage, day);
+					lastStage[stage] = day;
+					stageTimes[stage] += 1;
+				}
+		for (let stage = 0; stage < stages.length; stage += 1) count(stage, end);
+		return over;
+	}
+
+	/** By how much weeks of taper are off the share of the load that they are to have beside the three weeks before. */
+	private untapered(): number {
+		const { slots } = this.task;
+		const { loads, firstWeek } = this;
+		let off = 0;
+		for (const week of this.taperWeeks) {
+			const at = week - firstWeek;
+			const from = Math.max(0, at - TAPER.weeks);
+			if (from === at) continue;
+			let before = 0;
+			for (let k = from; k < at; k += 1) before += loads[k];
+			const mean = before / (at - from);
+			if (mean === 0) continue;
+			const share = loads[at] / mean;
+			off += Math.max(0, share - TAPER.most, TAPER.least - share);
+		}
+		return slots.length > 0 ? off : 0;
 	}
 
 	/** By how much weeks cost more than they may against the mean of the four before. */

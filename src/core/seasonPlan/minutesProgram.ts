@@ -1,6 +1,6 @@
 import { group, sum } from 'd3-array';
 import solver from 'javascript-lp-solver';
-import { MOST_MINUTES } from './minutes';
+import { mostOf } from './minutes';
 import type { Rules } from './rules';
 import { VARY_PRACTICES, type Slot, type Task, type Variant } from './task';
 
@@ -67,7 +67,7 @@ function solved(
 		for (const [drill, { variants, at, isVaried }] of ladders.entries()) {
 			const here = places.filter((place) => rules.canRun(variants[at], slots[place]));
 			const uses = isVaried ? Math.ceil(here.length / (VARY_PRACTICES + 1)) : here.length;
-			if (isGuide) constraints[`d${s} ${drill}`] = { max: uses * MOST_MINUTES };
+			if (isGuide) constraints[`d${s} ${drill}`] = { max: uses * mostOf(task, drill) };
 			for (const variant of different(variants, isGuide, at)) {
 				const own: Record<string, number> = { [`s${s}`]: 1, worth: 0 };
 				if (isGuide) own[`d${s} ${drill}`] = 1;

@@ -1,5 +1,8 @@
 import { expect, test } from 'vitest';
-import { planned, wholeSeason } from '../../../tests/support/seasons';
+import { planned, rulesBroken, wholeSeason } from '../../../tests/support/seasons';
+import { addDays } from '../conditions';
+import type { Drill } from '../model/drill';
+import { onRung } from '../playing';
 import { planSearch, type SeasonPlanInput, type SeasonPlanOutput } from '.';
 
 const failureOf = (input: SeasonPlanInput) => {
@@ -108,4 +111,108 @@ test('a request that makes no sense is refused with its place', () => {
 	expect(failureOf({ ...input, practices: [{ ...one, locked }] })).toMatchObject({
 		path: ['practices', 0, 'locked', 0, 'drill']
 	});
+});
+
+/** Minutes times effort of a practice of a plan. */
+const loadOf = (input: SeasonPlanInput, brief: SeasonPlanOutput['practices'][number]['brief']) =>
+	brief.reduce((sum, { drill, rung, minutes }) => {
+		const own = input.drills.find(({ id }) => id === drill) as Drill;
+		return sum + minutes * onRung(own, rung).effort;
+	}, 0);
+
+test('in a taper work gets less: less than without one, and nothing new or hard in its last week', () => {
+	const input = wholeSeason(20);
+	const lastDay = input.practices[19].date;
+	const tapering = { ...input, tapers: [{ firstDay: addDays(lastDay, -6), lastDay }] };
+	const lastLoad = (of: SeasonPlanInput) => {
+		const plan = planned(of, 200);
+		expect(rulesBroken(of, plan)).toEqual([]);
+		const loads = plan.practices.map(({ brief }) => loadOf(of, brief));
+		const before = loads.slice(12, 18).reduce((sum, load) => sum + load, 0) / 3;
+		return (loads[18] + loads[19]) / before;
+	};
+	const [plain, less] = [lastLoad(input), lastLoad(tapering)];
+	expect(less).toBeLessThan(Math.min(0.85, plain));
+	expect(less).toBeGreaterThan(0.5);
+});
+
+test('children get four drills or more, none for longer than suits them', () => {
+	const whole = wholeSeason(8);
+	const drills = whole.drills.map(({ ages: _ages, ...drill }) => ({
+		...drill,
+		family: 'drills',
+		effort: 5,
+		contact: 0,
+		rungs: []
+	}));
+	const input = { ...whole, drills, ages: { from: 9, to: 10 } };
+	const plan = planned(input, 100);
+	for (const { brief } of plan.practices) {
+		expect(brief.length).toBeGreaterThanOrEqual(4);
+		for (const { minutes } of brief) expect(minutes).toBeLessThanOrEqual(10);
+	}
+});
+
+test('a skill that no drill trains is told with the minutes that it lacks', () => {
+	const input = wholeSeason(6);
+	const lost = { id: 'juggling', targets: [{ ...input.skills[0].targets[0], minutes: 45 }] };
+	const plan = planned({ ...input, skills: [...input.skills, lost] });
+	expect(plan.measures.unmet).toEqual([{ skill: 'juggling', minutes: 45 }]);
+	expect(planned(input).measures.unmet).toEqual([]);
+});
+
+test('practices that hold something else than before are counted, drill by drill, rung and minute', () => {
+	const input = wholeSeason(12);
+	const first = planned(input, 30);
+	const before = first.practices.map(({ id, brief }) => ({
+		id,
+		brief: brief.map(({ why: _why, ...item }) => item)
+	}));
+	before[3].brief[0].minutes += 1;
+	before[7].brief.pop();
+	const again = planned({ ...input, plan: before }, 30);
+	const keyOf = (brief: { drill: string; rung?: string; minutes: number }[]) =>
+		brief
+			.map(({ drill, rung = '', minutes }) => `${drill} ${rung} ${minutes}`)
+			.sort()
+			.join();
+	const changed = again.practices.filter(({ brief }, k) => keyOf(brief) !== keyOf(before[k].brief));
+	expect(again.measures.changedPractices).toBe(changed.length);
+	expect(changed.length).toBeGreaterThan(0);
+});
+
+test('why now is told: what is still owed before a practice, and how long a skill has not come', () => {
+	const input = wholeSeason(10);
+	const plan = planned(input, 30);
+	const got = new Map<string, number>();
+	for (const [k, { brief }] of plan.practices.entries()) {
+		const { date } = input.practices[k];
+		for (const { why } of brief)
+			for (const reason of why) {
+				if (reason.code !== 'due') continue;
+				const targets = input.skills.find(({ id }) => id === reason.skill)?.targets ?? [];
+				const here = targets.filter(({ from, to }) => from <= date && date <= to);
+				const of = here.reduce((sum, { minutes }) => sum + minutes, 0);
+				const own = here.map(({ from, minutes }) =>
+					Math.max(0, minutes - (got.get(`${reason.skill} ${from}`) ?? 0))
+				);
+				expect(reason.of).toBeCloseTo(of, 6);
+				expect(reason.owed).toBeCloseTo(
+					own.reduce((sum, each) => sum + each, 0),
+					6
+				);
+			}
+		for (const { drill, rung, minutes } of brief) {
+			const run = onRung(input.drills.find(({ id }) => id === drill) as Drill, rung);
+			for (const { skill, share } of run.skills)
+				for (const { from, to } of input.skills.find(({ id }) => id === skill)?.targets ?? [])
+					if (from <= date && date <= to)
+						got.set(`${skill} ${from}`, (got.get(`${skill} ${from}`) ?? 0) + share * minutes);
+		}
+	}
+	const days = plan.practices.flatMap(({ brief }) =>
+		brief.flatMap(({ why }) => why.flatMap((each) => (each.code === 'again' ? each.days : [])))
+	);
+	expect(days.length).toBeGreaterThan(0);
+	expect(Math.min(...days)).toBeGreaterThanOrEqual(7);
 });

@@ -3,10 +3,11 @@ import { Drill } from '../model/drill';
 import { byKey, closed, Day, Id, Key, says, SkillId } from '../model/fields';
 import { Limits } from '../model/limits';
 import { BriefItem } from '../model/practice';
+import { Ages } from '../model/team';
 import { DueInput } from '../season';
 
 /** A drill in a practice: what stands in its brief. */
-const { locked: _locked, ...item } = BriefItem.properties;
+const { locked: _locked, why: _why, ...item } = BriefItem.properties;
 const PlanItem = Type.Object(item, closed);
 
 const Items = Type.Array(PlanItem, { maxItems: 30 });
@@ -53,6 +54,9 @@ export const SeasonPlanInput = Type.Object(
 			'The practices to come, each once'
 		),
 		players: says(Type.Array(Id, { maxItems: 500 }), 'Ids of the players'),
+		ages: Type.Optional(
+			says(Ages, 'Ages of the players, in years: what they may do, and for how long; adults')
+		),
 		units: Type.Optional(says(byKey(Id, Id), 'Unit of each player who has one, by id')),
 		skills: says(
 			Type.Array(
@@ -134,6 +138,18 @@ export const SeasonPlanInput = Type.Object(
 				'Games'
 			)
 		),
+		tapers: Type.Optional(
+			says(
+				Type.Array(
+					Type.Object(
+						{ firstDay: says(Day, 'The first'), lastDay: says(Day, 'The last, included') },
+						closed
+					),
+					{ maxItems: 30 }
+				),
+				'Phases in which work gets less: in the last week of each nothing new and nothing hard'
+			)
+		),
 		daysOff: Type.Optional(
 			says(
 				Type.Array(
@@ -176,7 +192,10 @@ export const BriefReason = Type.Union([
 		{
 			code: Type.Literal('due'),
 			skill: says(SkillId, 'A skill that has a target'),
-			minutes: says(Type.Number(), 'Minutes of it that this gives')
+			unit: Type.Optional(says(Id, 'The unit that it is for')),
+			minutes: says(Type.Number(), 'Minutes of it that this gives'),
+			owed: says(Type.Number(), 'Minutes of it that were still owed before'),
+			of: says(Type.Number(), 'Minutes of it that its targets ask for')
 		},
 		closed
 	),
@@ -184,6 +203,22 @@ export const BriefReason = Type.Union([
 		{
 			code: Type.Literal('rung'),
 			rung: says(Type.Union([Key, Type.Null()]), 'It steps up to this')
+		},
+		closed
+	),
+	Type.Object(
+		{
+			code: Type.Literal('again'),
+			skill: says(SkillId, 'A skill that was long not a main one'),
+			days: says(Type.Integer(), 'Days since then')
+		},
+		closed
+	),
+	Type.Object(
+		{
+			code: Type.Literal('game'),
+			date: says(Day, 'The day of the next game, for which its skill counts more'),
+			practices: says(Type.Integer(), 'Practices that are left before it, this one among them')
 		},
 		closed
 	),
@@ -207,7 +242,10 @@ export const BrokenRule = Type.Object(
 				'contact-week',
 				'contact-ramp',
 				'hard-days',
-				'game-eve'
+				'game-eve',
+				'often',
+				'long',
+				'eased'
 			]),
 			'The rule, in the words of docs/engine.md'
 		),
@@ -253,6 +291,23 @@ export const SeasonPlanOutput = Type.Object(
 					longestGap: says(
 						Type.Integer(),
 						'Most days from one time to the next that a skill with a target is a main one'
+					),
+					changedPractices: says(
+						Type.Integer(),
+						'Practices of the plan before whose drills, rungs or minutes are others now'
+					),
+					unmet: says(
+						Type.Array(
+							Type.Object(
+								{
+									skill: says(SkillId, 'The skill'),
+									unit: Type.Optional(says(Id, 'The unit that it is for')),
+									minutes: says(Type.Number(), 'Minutes of it that the plan cannot give')
+								},
+								closed
+							)
+						),
+						'Skills with minutes under target that no drill to choose from trains'
 					),
 					changes: says(
 						Type.Integer(),

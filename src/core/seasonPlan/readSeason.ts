@@ -1,14 +1,29 @@
-import { max, sum } from 'd3-array';
+import { max, min, sum } from 'd3-array';
 import { fail, ok, type Outcome } from '../base';
 import { daysBetween } from '../conditions';
+import { entryAt } from '../model/ages';
 import type { Drill } from '../model/drill';
+import { isGame } from '../model/family';
 import type { Limits } from '../model/limits';
-import { onRung } from '../playing';
-import { DEFAULT_LIMITS } from '../practice';
+import { stageOf } from '../model/skill';
+import type { Team } from '../model/team';
+import { contactWeight, onRung } from '../playing';
+import { DEFAULT_LIMITS, unsuited } from '../practice';
 import { ladderOf } from '../drill';
+import { MOST_GAME } from './minutes';
 import { planFault } from './planFault';
 import type { PlanItem, PlannedPractice, SeasonPlanInput } from './planShapes';
 import type { Ask, Item, Ladder, Line, Slot, Task, Variant } from './task';
+
+/** Days before a game on which nothing new and nothing hard is done, and days of a week. */
+const EASED_DAYS = 2;
+const WEEK = 7;
+/** Players under this age have so many drills in a practice at least; who is not said is grown up. */
+const CHILDREN_UNDER = 12;
+const CHILDREN_DRILLS = 4;
+const GROWN = 18;
+
+const isOpen = ({ isOff, minutes }: Slot) => !isOff && minutes > 0;
 
 const isOf = (skill: string, of: string) => skill === of || skill.startsWith(`${of}/`);
 
@@ -41,6 +56,14 @@ class Reader {
 			asks,
 			asked: sum(asks, ({ minutes, weight }) => minutes * weight),
 			ladders: this.input.drills.map((drill) => this.ladder(drill)),
+			stages: this.stages.map((stage) => {
+				const days = new Set(main.flatMap(({ skill, date }) => (skill === stage ? date : [])));
+				const last = [...days].sort().at(-1);
+				return { last: last === undefined ? null : this.dayOf(last), times: days.size };
+			}),
+			mostUses: Math.max(1, Math.ceil(slots.filter(isOpen).length / 3)),
+			leastDrills: (this.input.ages?.from ?? 99) < CHILDREN_UNDER ? CHILDREN_DRILLS : 0,
+			rampAt: this.rampAt(slots),
 			openable: this.firsts.length,
 			opened: this.firsts.flatMap((first, k) =>
 				main.some(({ skill }) => isOf(skill, first)) ? k : []
@@ -76,6 +99,17 @@ class Reader {
 			// Weeks begin on the weekday of today: seven days are seven days.
 			week: Math.floor(day / 7),
 			isEve: gamesOn.has(day + 1),
+			toGame:
+				min(
+					[...gamesOn].filter((game) => game >= day),
+					(game) => game - day
+				) ?? Infinity,
+			...this.easing(date, [...gamesOn]),
+			gameDate:
+				games
+					.map((game) => game.date)
+					.filter((each) => each >= date)
+					.sort()[0] ?? null,
 			isByGame: gamesOn.has(day + 1) || gamesOn.has(day - 1),
 			isOff: daysOff.some(({ firstDay, lastDay }) => firstDay <= date && date <= lastDay),
 			locked: locked.map((item) => this.lockedItem(item, placeOf.get(item.drill) as number)),
@@ -85,9 +119,52 @@ class Reader {
 			before:
 				before?.flatMap((item) => {
 					const drill = placeOf.get(item.drill);
-					return drill === undefined ? [] : [{ drill, minutes: item.minutes }];
+					if (drill === undefined) return [];
+					const at = ladderOf(drills[drill]).indexOf(item.rung ?? null);
+					return [{ drill, minutes: item.minutes, at }];
 				}) ?? null
 		};
+	}
+
+	/** Whether a practice comes just before a game, or in the last week of a phase in which work gets less. */
+	private easing(date: string, games: readonly number[]): Pick<Slot, 'isEased' | 'isTaper'> {
+		const day = this.dayOf(date);
+		const { tapers = [] } = this.input;
+		const isNear = games.some((game) => game > day && game - day <= EASED_DAYS);
+		const isLastWeek = tapers.some(
+			({ firstDay, lastDay }) =>
+				date >= firstDay && date <= lastDay && daysBetween(date, lastDay) < WEEK
+		);
+		return {
+			isEased: isNear || isLastWeek,
+			isTaper: tapers.some(({ firstDay, lastDay }) => firstDay <= date && date <= lastDay)
+		};
+	}
+
+	/** Practices in a row up to each of those to come: after a long stretch away it begins anew. */
+	private rampAt(slots: readonly Slot[]): number[] {
+		const { held = [] } = this.input;
+		const before = held.map(({ date }) => this.dayOf(date)).sort((a, b) => a - b);
+		const days = [...before, ...slots.map(({ day }) => day)];
+		let count = 0;
+		const counts = days.map((day, k) => {
+			if (k > 0 && day - days[k - 1] > this.limits.rampAwayDays) count = 0;
+			count += 1;
+			return count - 1;
+		});
+		return counts.slice(before.length);
+	}
+
+	/** The stages of skills that drills train first of all. */
+	private get stages(): string[] {
+		const all = this.input.drills.flatMap((drill) =>
+			ladderOf(drill).flatMap((rung) =>
+				onRung(drill, rung ?? undefined).skills.flatMap(({ skill, focus }) =>
+					focus === 'main' && stageOf(skill) !== null ? skill : []
+				)
+			)
+		);
+		return [...new Set(all)];
 	}
 
 	private lockedItem({ minutes, rung }: PlanItem, drill: number): Item {
@@ -158,6 +235,7 @@ class Reader {
 			id: drill.id,
 			variants: rungs.map((rung) => this.variant(drill, rung, rungs)),
 			isDaily: drill.frequency === 'daily',
+			most: isGame(drill) ? MOST_GAME : Math.min(MOST_GAME, Math.floor(this.mostMinutes)),
 			isVaried: drill.frequency === 'vary',
 			// What was never run begins with its easiest rung.
 			at: stands ? Math.max(0, rungs.indexOf(stands.rung)) : 0,
@@ -169,8 +247,14 @@ class Reader {
 		};
 	}
 
+	/** Minutes of one drill at this age. */
+	private get mostMinutes(): number {
+		const { ages } = this.input;
+		return entryAt(this.limits.drillMinutes, ages?.from ?? GROWN)?.minutes ?? MOST_GAME;
+	}
+
 	private variant(drill: Drill, rung: string | null, rungs: readonly (string | null)[]): Variant {
-		const { skills, drills } = this.input;
+		const { skills, drills, ages } = this.input;
 		const run = onRung(drill, rung ?? undefined);
 		const { contactLevel } = this.limits;
 		const mains = run.skills.filter(({ focus }) => focus === 'main');
@@ -181,6 +265,7 @@ class Reader {
 			at: rungs.indexOf(rung),
 			rung,
 			effort: run.effort,
+			contact: contactWeight(run.contact, this.limits),
 			isContact: run.contact >= contactLevel,
 			isFull: run.contact >= 4,
 			gives: Float64Array.from(skills, ({ id }) =>
@@ -196,6 +281,11 @@ class Reader {
 				)
 			],
 			needs: needs.map((id) => rungs.indexOf(id)),
+			stages: this.stages.flatMap((stage, k) =>
+				mains.some(({ skill }) => skill === stage) ? k : []
+			),
+			gameDays: run.notWithinDaysOfGame ?? -1,
+			isForAge: !ages || !unsuited(run, { team: { ages } as Team, limits: this.limits }),
 			players: run.group.min,
 			adults: run.coaches.min
 		};

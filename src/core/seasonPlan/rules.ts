@@ -1,6 +1,11 @@
 import type { BrokenRule } from './planShapes';
 import { VARY_PRACTICES, type Briefs, type Item, type Slot, type Task, type Variant } from './task';
 
+/** Effort and contact from which something is too hard just before a game. */
+const EASED_EFFORT = 9;
+
+const isTooHard = ({ effort, isContact }: Variant): boolean => effort >= EASED_EFFORT || isContact;
+
 /** Practices that a rung is run in before the next one. */
 const USES_A_RUNG = 2;
 
@@ -20,6 +25,8 @@ export class Rules {
 	private readonly freeContact: Float64Array;
 	private readonly isHard: Uint8Array;
 	private readonly hasFree: Uint8Array;
+	/** Practices that each drill is in, in the plan that is walked. */
+	private readonly count: Int16Array;
 	/** Minutes times effort of each practice, in the plan that was walked last. */
 	readonly effort: Float64Array;
 	/** Whether a walk need not go on. */
@@ -36,6 +43,7 @@ export class Rules {
 		this.freeContact = new Float64Array(slots.length);
 		this.isHard = new Uint8Array(slots.length);
 		this.hasFree = new Uint8Array(slots.length);
+		this.count = new Int16Array(ladders.length);
 		this.effort = new Float64Array(slots.length);
 		this.caps = this.capsOf();
 	}
@@ -87,15 +95,17 @@ export class Rules {
 		return isDaily && !slot.isOff && slot.minutes > 0 && canRun();
 	}
 
-	canRun({ players, adults }: Variant, slot: Slot): boolean {
-		return players <= slot.players && adults <= slot.adults;
+	canRun({ players, adults, isForAge, gameDays }: Variant, slot: Slot): boolean {
+		const isHere = players <= slot.players && adults <= slot.adults;
+		return isHere && isForAge && slot.toGame > gameDays;
 	}
 
 	private begin(): void {
 		const { ladders, opened } = this.task;
 		for (const [drill, { at, wasRun, rested }] of ladders.entries()) {
 			this.at[drill] = at;
-			this.uses[drill] = wasRun ? 1 : 0;
+			this.uses[drill] = 0;
+			this.count[drill] = 0;
 			this.lastPlace[drill] = rested === Infinity ? -1000 : -1 - rested;
 			this.isLastFree[drill] = 0;
 		}
@@ -120,7 +130,7 @@ export class Rules {
 		const cap = this.caps[place * this.task.ladders.length + drill];
 		const isDue = this.uses[drill] >= USES_A_RUNG && now + 1 <= cap;
 		if (!next || !isDue || !this.canRun(next, slot)) return now;
-		if (slot.isEve && this.isHardWork(next)) return now;
+		if (slot.isEased) return now;
 		if (this.isTooEarly(next, place) || next.needs.some((need) => need > now)) return now;
 		return next.after.some((first) => !this.opened[first]) ? now : now + 1;
 	}
@@ -131,8 +141,8 @@ export class Rules {
 
 	/** Whether its contact comes before enough practices of the season. */
 	private isTooEarly({ isContact, isFull }: Variant, place: number): boolean {
-		const { held, limits } = this.task;
-		const count = held.length + place;
+		const { rampAt, limits } = this.task;
+		const count = rampAt[place];
 		return (
 			(isContact && count < limits.contactAfter) || (isFull && count < limits.fullContactAfter)
 		);
@@ -144,7 +154,7 @@ export class Rules {
 		for (let k = 0; k < brief.length; k += 1) {
 			const item = brief[k];
 			const { drill } = item;
-			const { variants, isVaried, wasRun } = this.task.ladders[drill];
+			const { variants, isVaried, isDaily, wasRun } = this.task.ladders[drill];
 			const now = this.at[drill];
 			if (!item.isLocked && !item.isPinned) item.at = this.rungOf(item, slot, place);
 			const variant = variants[item.at];
@@ -161,12 +171,15 @@ export class Rules {
 			for (const first of variant.after) if (!this.opened[first]) report('after', place, item);
 			if (this.isTooEarly(variant, place)) report('contact-ramp', place, item);
 			if (slot.isEve && isNew && this.isHardWork(variant)) report('game-eve', place, item);
+			if (slot.isEased && (item.at > now || isTooHard(variant))) report('eased', place, item);
+			if (item.minutes > this.task.ladders[drill].most) report('long', place, item);
+			if (!isDaily && this.count[drill] >= this.task.mostUses) report('often', place, item);
 			minutes += item.minutes;
 			effort += item.minutes * variant.effort;
 			if (!item.isLocked) free += item.minutes;
-			if (!variant.isContact) continue;
-			contact += item.minutes;
-			if (!item.isLocked) freeContact += item.minutes;
+			if (variant.contact === 0) continue;
+			contact += item.minutes * variant.contact;
+			if (!item.isLocked) freeContact += item.minutes * variant.contact;
 		}
 		if (minutes > slot.minutes) report('minutes', place, free > 0 ? null : brief[brief.length - 1]);
 		this.contact[place] = contact;
@@ -182,6 +195,7 @@ export class Rules {
 		const { drill, at } = item;
 		this.uses[drill] = at === this.at[drill] ? this.uses[drill] + 1 : 1;
 		this.at[drill] = at;
+		this.count[drill] += 1;
 		this.lastPlace[drill] = place;
 		this.isLastFree[drill] = item.isLocked ? 0 : 1;
 		for (const first of this.task.ladders[drill].variants[at].opens) this.opened[first] = 1;

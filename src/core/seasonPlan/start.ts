@@ -1,5 +1,5 @@
 import { addDailies } from './dailies';
-import { LEAST_MINUTES, leastOf, minutesIn, MOST_MINUTES } from './minutes';
+import { LEAST_MINUTES, leastOf, minutesIn, mostOf } from './minutes';
 import type { MinutesProgram } from './minutesProgram';
 import type { Rules } from './rules';
 import type { Briefs, Slot, Task } from './task';
@@ -63,11 +63,14 @@ export class Start {
 			const room = slot.minutes - minutesIn(this.briefs[place]);
 			if (room < LEAST_MINUTES) break;
 			const wanted = (drill: number) =>
-				Math.max(LEAST_MINUTES, Math.min(MOST_MINUTES, room, Math.ceil(this.left[s][drill] / 2)));
+				Math.max(
+					LEAST_MINUTES,
+					Math.min(mostOf(this.task, drill), room, Math.ceil(this.left[s][drill] / 2))
+				);
 			const minutes = (drill: number) => {
 				const own = wanted(drill);
 				const rest = room - own;
-				return rest > 0 && rest < LEAST_MINUTES ? Math.min(room, MOST_MINUTES) : own;
+				return rest > 0 && rest < LEAST_MINUTES ? Math.min(room, mostOf(this.task, drill)) : own;
 			};
 			if (!order().some((drill) => this.tries(place, drill, minutes(drill)))) break;
 		}
@@ -75,7 +78,7 @@ export class Start {
 		const brief = this.briefs[place];
 		for (let room = slot.minutes - minutesIn(brief); room > 0; room -= 1) {
 			const shortest = brief
-				.filter((item) => !item.isLocked && item.minutes < MOST_MINUTES)
+				.filter((item) => !item.isLocked && item.minutes < mostOf(this.task, item.drill))
 				.sort((a, b) => a.minutes - b.minutes)[0];
 			if (!shortest) break;
 			shortest.minutes += 1;

@@ -7,7 +7,8 @@ export interface Variant {
 	at: number;
 	rung: string | null;
 	effort: number;
-	/** Whether its contact counts as hard, and whether it is full contact. */
+	/** What a minute of it counts of hard contact, 0 to 1; whether it counts as hard, and is full contact. */
+	contact: number;
 	isContact: boolean;
 	isFull: boolean;
 	/** Share of its time by line. */
@@ -20,6 +21,12 @@ export interface Variant {
 	after: readonly number[];
 	/** Places of the ladder that must have been run before. */
 	needs: readonly number[];
+	/** Stages that it is a main drill of, by their place. */
+	stages: readonly number[];
+	/** Days before a game on which it is not run; −1 for none. */
+	gameDays: number;
+	/** Whether it is for players of this age. */
+	isForAge: boolean;
 	players: number;
 	adults: number;
 }
@@ -29,6 +36,8 @@ export interface Ladder {
 	id: string;
 	variants: readonly Variant[];
 	isDaily: boolean;
+	/** The most minutes of it in a practice: games may last. */
+	most: number;
 	/** Wanted now and then: not again within a few practices. */
 	isVaried: boolean;
 	/** Place where it stands, or starts. */
@@ -83,6 +92,12 @@ export interface Slot {
 	adults: number;
 	week: number;
 	isEve: boolean;
+	/** Days to the next game; Infinity where none follows. */
+	toGame: number;
+	/** Nothing new and nothing hard: a game is near, or a phase ends in which work gets less. */
+	isEased: boolean;
+	/** Work gets less in it. */
+	isTaper: boolean;
 	/** A game is on the day before or after it. */
 	isByGame: boolean;
 	isOff: boolean;
@@ -90,7 +105,9 @@ export interface Slot {
 	/** Minutes by line that it gives anyway. */
 	gives: Float64Array;
 	/** What the plan before had for it; null where that did not have it. */
-	before: readonly { drill: number; minutes: number }[] | null;
+	before: readonly { drill: number; minutes: number; at: number }[] | null;
+	/** The day of the next game; null where none follows. */
+	gameDate: string | null;
 }
 
 /** A request that was looked through: everything by place. */
@@ -101,6 +118,14 @@ export interface Task {
 	/** Minutes of all asks, weighted, before anything was given. */
 	asked: number;
 	ladders: readonly Ladder[];
+	/** Stages that some drill trains, with the day at which each was a main one last (null for never), and how often. */
+	stages: readonly { last: number | null; times: number }[];
+	/** Practices that one drill may be in at most, daily ones apart. */
+	mostUses: number;
+	/** Drills that children have at least in a practice; 0 where it does not matter. */
+	leastDrills: number;
+	/** How many practices in a row come before each, since the last long stretch away. */
+	rampAt: readonly number[];
 	/** How many skills there are that others come after. */
 	openable: number;
 	/** Those of them that were trained before today. */

@@ -26,6 +26,8 @@ export default messages({
 	addAGame: 'Add a game',
 	fromAFile: 'Import games from a calendar file',
 	phase: 'Phase',
+	tapers: 'Taper',
+	tapersSays: 'work gets less; the last week holds nothing new and nothing hard',
 	targets: 'Targets',
 	starts: 'Starts',
 	minutes: 'Minutes',

@@ -40,7 +40,7 @@ function aims({ context }: Plan, due: Due | null): DraftInput['due'] {
 const briefOf = ({ practice, context }: Plan): NonNullable<DraftInput['brief']> =>
 	(practice.brief ?? [])
 		.filter(({ drill }) => context.shelf.some(({ id }) => id === drill))
-		.map(({ locked: _locked, ...item }) => item);
+		.map(({ locked: _locked, why: _why, ...item }) => item);
 
 /** The input of a draft for the practice on a board: its day and people, what is due, what is wished for. */
 export function draftInput(plan: Plan, wishes: Wishes, due: Due | null): DraftInput {

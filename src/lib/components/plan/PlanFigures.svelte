@@ -34,6 +34,12 @@
 			<dt>{name}</dt>
 		</div>
 	{/each}
+	{#if after && after.changedPractices > 0}
+		<div>
+			<dd><strong>{after.changedPractices}</strong></dd>
+			<dt>{say(texts.changedPractices)}</dt>
+		</div>
+	{/if}
 	{#if after && after.changes > 0}
 		<div>
 			<dd><strong>{after.changes}</strong></dd>

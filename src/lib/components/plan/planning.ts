@@ -1,5 +1,5 @@
 import type { BriefItem } from '$core/model/practice';
-import { onRung } from '$core/playing';
+import { contactWeight, onRung } from '$core/playing';
 import { DEFAULT_LIMITS } from '$core/practice';
 import type { CostSum, PackedSum } from '$core/season';
 import {
@@ -9,8 +9,8 @@ import {
 	type SeasonPlanOutput
 } from '$core/seasonPlan';
 
-/** A drill that is planned, with why it is there where that is known. */
-export type Shown = BriefItem & { why?: BriefReason[] };
+/** A drill that is planned, with why it is there: reasons of a plan that was just made, the words of one that is stored. */
+export type Shown = Omit<BriefItem, 'why'> & { why?: BriefReason[] | string };
 
 /** Briefs by practice. */
 export type Briefs = ReadonlyMap<string, readonly Shown[]>;
@@ -66,7 +66,7 @@ export function sumsOf(
 		counts
 	}: { input: SeasonPlanInput; counts: readonly (readonly [string | null, number])[] }
 ): { sums: PackedSum[]; costs: CostSum[] } {
-	const { contactLevel } = { ...DEFAULT_LIMITS, ...limits };
+	const all = { ...DEFAULT_LIMITS, ...limits };
 	const known = new Map(drills.map((drill) => [drill.id, drill]));
 	const items = [...briefs].flatMap(([practice, brief]) =>
 		brief.flatMap(({ drill, rung, minutes }) => {
@@ -97,7 +97,7 @@ export function sumsOf(
 			counts.map(([unit, players]) => ({
 				...{ practice, unit },
 				load: minutes * run.effort * players,
-				contact: run.contact >= contactLevel ? minutes * players : 0
+				contact: contactWeight(run.contact, all) * minutes * players
 			}))
 		)
 	};

@@ -36,9 +36,15 @@ const optional = <Item extends object>(item: Item, fields: readonly (keyof Item 
 
 const PHASES: ListKind<Phase> = {
 	first: 'name',
-	cells: ({ name, firstDay, lastDay }) => ({ name, firstDay, lastDay }),
-	empty: () => ({ name: '', firstDay: '', lastDay: '' }),
-	sent: ({ key, name, firstDay, lastDay }) => ({ id: key, name: name.trim(), firstDay, lastDay })
+	cells: ({ name, firstDay, lastDay, tapers }) => ({
+		...{ name, firstDay, lastDay },
+		tapers: tapers ? 'yes' : ''
+	}),
+	empty: () => ({ name: '', firstDay: '', lastDay: '', tapers: '' }),
+	sent: ({ key, name, firstDay, lastDay, tapers }) => ({
+		...{ id: key, name: name.trim(), firstDay, lastDay },
+		...(tapers === 'yes' && { tapers: true })
+	})
 };
 
 const PATTERNS: ListKind<Pattern> = {
@@ -171,6 +177,7 @@ export function planColumns(
 		phases: [
 			name(say(texts.phase)),
 			...days(),
+			column('tapers', say(texts.tapers), 'tick', { hint: say(texts.tapersSays) }),
 			{
 				...column('targets', say(texts.targets), 'fact'),
 				value: ({ key }) => String(targets.get(key) ?? 0)

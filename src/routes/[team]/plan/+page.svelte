@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { Button, ContentSwitcher, Switch } from 'carbon-components-svelte';
-	import { enhance } from '$app/forms';
+	import { deserialize, enhance } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
 	import { dayWords } from '$lib/components/page/dates';
 	import { stay } from '$lib/components/page/notice.svelte';
@@ -14,10 +14,17 @@
 	import { DraftAll } from '$lib/components/plan/draftAll.svelte';
 	import LockMore from '$lib/components/plan/LockMore.svelte';
 	import PlanFigures from '$lib/components/plan/PlanFigures.svelte';
-	import { ruleWords } from '$lib/components/plan/planWords';
-	import { asked, measuresOf, sumsOf, type Briefs } from '$lib/components/plan/planning';
+	import { ruleWords, unmetWords, whyWords } from '$lib/components/plan/planWords';
+	import {
+		asked,
+		measuresOf,
+		sumsOf,
+		type Briefs,
+		type Shown
+	} from '$lib/components/plan/planning';
 	import Cloth from '$lib/components/season/Cloth.svelte';
 	import { seasonView, type Opened } from '$lib/components/season/view';
+	import type { BriefItem } from '$core/model/practice';
 	import type { PlanView } from '$core/seasonPlan';
 	import { Planning } from '$lib/state/planning.svelte';
 	import type { PageData } from './$types';
@@ -37,7 +44,8 @@
 	const view = $derived(JSON.parse(data.plan) as PlanView);
 	const input = $derived(view.input);
 	const known = $derived({
-		areas: data.areas,
+		...{ areas: data.areas, units: data.units },
+		opponents: new Map((data.season.games ?? []).map(({ date, opponent }) => [date, opponent])),
 		drills: new Map(view.drills.map((drill) => [drill.id, drill]))
 	});
 	const stored: Briefs = $derived(
@@ -55,7 +63,43 @@
 		for (const drill of drills)
 			if (isOn) locks.add(`${practice} ${drill}`);
 			else locks.delete(`${practice} ${drill}`);
+		keeping = keeping.then(() => keepLocks(practice, drills, isOn));
 	}
+	/** One lock is stored after the other: each goes by the practice as the one before has left it. */
+	let keeping: Promise<unknown> = Promise.resolve();
+	let lockTrouble = $state('');
+	/** Stores what is locked as soon as it is; of a plan that is not stored just that much of it. */
+	async function keepLocks(practice: string, drills: readonly string[], isOn: boolean) {
+		const own = stored.get(practice);
+		const revision = view.practices.find(({ id }) => id === practice)?.revision;
+		if (!own) return;
+		const from = isOn ? (shown.get(practice) ?? []) : own;
+		const changed = from.filter(({ drill }) => drills.includes(drill));
+		const others = own.filter(({ drill }) => !changed.some((each) => each.drill === drill));
+		const brief = [
+			...others.map((item) => toStored(item, item.locked === true)),
+			...changed.map((item) => toStored(item, isOn))
+		];
+		const form = new FormData();
+		form.set('sent', JSON.stringify([{ practice, revision, brief }]));
+		const answer = await fetch(`/${data.team.id}/plan`, {
+			method: 'POST',
+			headers: { accept: 'application/json', 'x-sveltekit-action': 'true' },
+			body: form
+		}).catch(() => null);
+		const result = answer && deserialize(await answer.text());
+		lockTrouble = result?.type === 'success' ? '' : say(texts.lockNotStored);
+		await invalidateAll();
+	}
+	const toStored = ({ drill, rung, minutes, why }: Shown, isOn: boolean): BriefItem => {
+		const words = why === undefined ? '' : whyWords(why, known, say);
+		return {
+			...{ drill, minutes },
+			...(rung !== undefined && { rung }),
+			...(words !== '' && { why: words }),
+			...(isOn && { locked: true })
+		};
+	};
 
 	/** The plan that was made here and is not stored; null where there is none. */
 	let made = $state.raw<typeof planning.best>(null);
@@ -105,11 +149,7 @@
 		[...(planned ?? [])].map(([practice, brief]) => ({
 			practice,
 			revision: view.practices.find(({ id }) => id === practice)?.revision,
-			brief: brief.map(({ drill, rung, minutes }) => ({
-				...{ drill, minutes },
-				...(rung !== undefined && { rung }),
-				...(isLocked(practice, drill) && { locked: true })
-			}))
+			brief: brief.map((item) => toStored(item, isLocked(practice, item.drill)))
 		}))
 	);
 	async function draftAll() {
@@ -160,6 +200,15 @@
 				>
 			{/if}
 		</div>
+		{#if lockTrouble}<p class="empty" role="alert">{lockTrouble}</p>{/if}
+		{#each unmetWords((made?.measures ?? before)?.unmet ?? [], known, say) as { skill, words } (words)}
+			<p class="empty">
+				{words}
+				<a href="/{data.team.id}/drills?skill={encodeURIComponent(skill)}"
+					>{say(texts.lookForOne)}</a
+				>
+			</p>
+		{/each}
 		<SearchProgress {planning} does={say(texts.planning)} />
 		{#if broken.length > 0}
 			<section class="broken">

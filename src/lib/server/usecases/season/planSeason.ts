@@ -138,6 +138,7 @@ export async function loadPlan(
 			today,
 			practices: asked.map(({ practice }) => practice),
 			players: players.map(({ id }) => id),
+			ages: team.ages,
 			units: Object.fromEntries(players.flatMap(({ id, unit }) => (unit ? [[id, unit]] : []))),
 			skills: skillsOf(season, team.skillAreas, today),
 			drills: free,
@@ -157,11 +158,19 @@ export async function loadPlan(
 			ladders: nextRungs(ladders, free),
 			limits,
 			games: (season.games ?? []).flatMap(({ date, cancelled }) => (cancelled ? [] : { date })),
+			tapers: (season.phases ?? []).flatMap(({ tapers, firstDay, lastDay }) =>
+				tapers ? { firstDay, lastDay } : []
+			),
 			daysOff: (season.daysOff ?? []).map(({ firstDay, lastDay }) => ({ firstDay, lastDay })),
 			plan: asked.flatMap(({ practice, before, isBuilt }) =>
 				isBuilt || before.length === 0
 					? []
-					: [{ id: practice.id, brief: before.map(({ locked: _locked, ...item }) => item) }]
+					: [
+							{
+								id: practice.id,
+								brief: before.map(({ locked: _locked, why: _why, ...item }) => item)
+							}
+						]
 			)
 		},
 		drills: drills.map(({ id, name, rungs }) => ({
