@@ -1,18 +1,20 @@
 // What drafts are worth over many seeded squads of the three teams, and how long they take.
-import { mean, sum } from 'd3-array';
+import { mean, quantile, sum } from 'd3-array';
 import solver from 'javascript-lp-solver';
 import { draft, type DraftInput } from '../../src/core/draft';
 import type { Practice } from '../../src/core/model/practice';
 import { evaluate, onRung } from '../../src/core/playing';
-import { toContext } from '../../src/core/practice';
+import { isGame } from '../../src/core/model/family';
+import { DEFAULT_LIMITS, mostDrillMinutes, toContext, unsuited } from '../../src/core/practice';
 import { coverage } from '../../src/core/season';
 import { standingIn } from '../../src/core/shelf';
 import { demoPractices, demoSurroundings, demoTeams } from '../../tests/support/demo';
 import { randomDraft } from '../../tests/support/drafts';
+import { complaintsOf } from '../../tests/support/sternCoach';
 import { judge, median, slowness, verdict } from './report';
 
 const NAMES = { water: 'Water', talk: 'Talk', stations: 'Stations', units: 'Units' };
-const SQUADS = Number(process.env.SQUADS ?? 120);
+const SQUADS = 200;
 const APART = new Set(['warm-up', 'cool-down', 'scrimmage']);
 
 /** Weighted minutes of what is due that the minutes of free work could give at most, beside what is fixed. */
@@ -41,11 +43,21 @@ function bound(input: DraftInput, practice: Practice): number {
 		kit: input.kit
 	});
 	const free = input.drills.filter(
-		(drill) => !APART.has(drill.family ?? '') && !drill.needsRole && here(drill).obstacle === null
+		(drill) =>
+			!APART.has(drill.family ?? '') &&
+			!drill.needsRole &&
+			!unsuited(drill, { team: input.team, limits: { ...DEFAULT_LIMITS, ...input.limits } }) &&
+			here(drill).obstacle === null
 	);
+	const limits = { ...DEFAULT_LIMITS, ...input.limits };
+	const cap = mostDrillMinutes({ team: input.team, limits });
 	const constraints: Record<string, { max: number }> = { work: { max: work } };
 	const variables: Record<string, Record<string, number>> = {};
-	for (const { id } of free) variables[`drill ${id}`] = { work: 1, worth: 0 };
+	// Each drill once, for no longer than suits the age; games may last.
+	for (const drill of free) {
+		constraints[`cap ${drill.id}`] = { max: isGame(drill) ? Math.max(20, cap) : cap };
+		variables[`drill ${drill.id}`] = { work: 1, worth: 0, [`cap ${drill.id}`]: 1 };
+	}
 	for (const { skill, weight, minutes } of input.due) {
 		constraints[`most ${skill}`] = { max: minutes };
 		constraints[`given ${skill}`] = { max: fixed.get(skill) ?? 0 };
@@ -61,6 +73,9 @@ const warnings: number[] = [];
 const shares: number[] = [];
 const busy: number[] = [];
 const open: number[] = [];
+/** What a stern coach says against drafts, by what it is: in how many. */
+const said = new Map<string, number>();
+let drafts = 0;
 const unlike: number[] = [];
 let none = 0;
 
@@ -95,6 +110,14 @@ for (let seed = 0; seed < SQUADS; seed += 1) {
 	warnings.push(figures.warnings);
 	busy.push(figures.busyShare);
 	open.push(figures.openMinutes);
+	for (const alternative of alternatives) {
+		const complaints = complaintsOf(input, alternative);
+		drafts += 1;
+		for (const code of new Set(complaints.map((each) => each.code)))
+			said.set(code, (said.get(code) ?? 0) + 1);
+		for (const { code, about } of complaints)
+			console.log(`  squad ${seed}, ${input.team.id}: ${code} ${about}`);
+	}
 	const most = bound(input, practice);
 	if (most > 0) shares.push(figures.dueMinutes / most);
 	for (const other of alternatives.slice(1))
@@ -117,6 +140,11 @@ console.log(`  stops: ${sum(stops)}, ${verdict(sum(stops) === 0)}`);
 judge('  warnings, mean', mean(warnings) ?? 0, 1, '', false);
 const due = mean(shares) ?? 0;
 console.log(`  due minutes of the bound, mean ${(due * 100).toFixed(1)}%, ${verdict(due >= 0.85)}`);
+const worst = quantile(shares, 0.1) ?? 0;
+console.log(`  in the worst tenth ${(worst * 100).toFixed(1)}%, ${verdict(worst >= 0.65)}`);
+console.log(
+	`  ${drafts} drafts read; said against them: ${[...said].map(([code, count]) => `${code} ${count}`).join(', ') || 'nothing'}`
+);
 console.log(`  time busy, mean ${((mean(busy) ?? 0) * 100).toFixed(0)}%`);
 console.log(`  minutes left open, mean ${(mean(open) ?? 0).toFixed(1)}`);
 const apart = mean(unlike) ?? 0;

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import type { Drill } from '../model/drill';
 import type { Limits } from '../model/limits';
 import type { Restriction } from '../model/team';
-import { isTwoSided, keptOutOfDrill } from '../playing';
+import { isOpposed, isTwoSided } from '../model/family';
+import { evaluate, keptOutOfDrill } from '../playing';
 import { unsuited, withDrills, type Context } from '../practice';
 import {
 	after,
@@ -181,4 +182,14 @@ describe('long work', () => {
 		expect(told({ hardMinutes: minutes + 1 })).toBe(false);
 		expect(told({ hardMinutes: minutes - 1, easyMinutes: 2 })).toBe(false);
 	});
+});
+
+test('a game counts as opposed, whether or not a spot of it is called an opponent', () => {
+	const played = evaluate(sound(), context);
+	const game = played.runs.find(({ run }) => run.block.id === 'eight');
+	expect(game?.run.drill && isOpposed(game.run.drill)).toBe(true);
+	const sums = game?.sums ?? [];
+	expect(sums.length).toBeGreaterThan(10);
+	for (const { opposedSeconds, activeSeconds, helpSeconds } of sums)
+		expect(opposedSeconds).toBeCloseTo(activeSeconds + helpSeconds, 6);
 });

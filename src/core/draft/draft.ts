@@ -2,7 +2,6 @@ import { greatest, sum } from 'd3-array';
 import { randomLcg } from 'd3-random';
 import { badInput, fail, type Failure, ok, sameValue, type Outcome, type Search } from '../base';
 import type { Surroundings } from '../model/bundle';
-import { hasOwnPlace } from '../model/family';
 import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { mostDrillMinutes, plannedMinutes, toContext, type Plan } from '../practice';
@@ -52,7 +51,7 @@ function roundMinutes(players: number, age: number): number {
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
 /** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
-const BUSY_WORTHS = [0.25, 2];
+const BUSY_WORTHS = [0.1, 1.5];
 /** By how much a seed leans to a drill or away from it. */
 const LEAN = 0.15;
 /** What is left of the worth of a drill in an alternative to one that has it. */

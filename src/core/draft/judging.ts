@@ -8,7 +8,7 @@ import type { Made } from './make';
 import type { Alternative, DraftInput } from './shapes';
 
 /** What a practice full of what is due is worth, beside one in which all are busy. */
-const DUE_WORTH = 4.8;
+const DUE_WORTH = 6.5;
 /** From this share of what could be given on, what is due is worth less: then it matters more that all are busy. */
 const DUE_ENOUGH = 0.85;
 const DUE_MORE = 1;
@@ -61,6 +61,7 @@ export function judged(
 	const score =
 		(isOwedServed ? OWED_WORTH : 0) -
 		100 * stops -
+		UNDONE_COST * made.undone.filter(({ what }) => what !== 'due').length -
 		0.3 * missing +
 		0.2 * drills -
 		0.3 * warnings -

@@ -11,3 +11,13 @@ export const hasOwnPlace = ({ family }: Pick<Drill, 'family'>): boolean =>
 export const isGame = ({ family, spots }: Pick<Drill, 'family' | 'spots'>): boolean =>
 	family === 'scrimmage' ||
 	(family === 'small-games' && spots.every(({ role }) => role !== 'opponent'));
+
+/** Whether a drill is live play of two sides: against opponents, or of several workers against each other. */
+export const isTwoSided = ({ live, spots }: Pick<Drill, 'live' | 'spots'>): boolean =>
+	live === true &&
+	(spots.some(({ role }) => role === 'opponent') ||
+		spots.reduce((sum, { role, count }) => sum + (role === 'worker' ? count : 0), 0) > 1);
+
+/** Whether somebody works against those who work: opponents do, and the sides of a game. */
+export const isOpposed = (drill: Pick<Drill, 'live' | 'spots'>): boolean =>
+	drill.spots.some(({ role }) => role === 'opponent') || isTwoSided(drill);

@@ -37,7 +37,7 @@ describe('evaluate', () => {
 			const around = demoContext(team);
 			for (const own of demoPractices(team).slice(-3)) {
 				const { players, runs, figures } = evaluate(own, around);
-				/** Whether a run is on a step with opponents at a second. */
+				/** Whether a run is on a step with opponents, or in a game of two sides, at a second. */
 				const isOpposed = (block: string, player: string, second: number) =>
 					runs
 						.filter(({ run }) => run.block.id === block && run.players.includes(player))
@@ -46,7 +46,9 @@ describe('evaluate', () => {
 							({ drill, fromSecond, toSecond }) =>
 								fromSecond <= second &&
 								second < toSecond &&
-								drill.spots.some(({ role }) => role === 'opponent')
+								(drill.spots.some(({ role }) => role === 'opponent') ||
+									(drill.live === true &&
+										drill.spots.filter(({ role }) => role === 'worker').length > 1))
 						);
 				const shares = [...players].map(([player, track]) => {
 					const sum = (is: (each: Track[number]) => boolean) =>

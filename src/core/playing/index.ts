@@ -31,7 +31,6 @@ export { bibMetres, intervalAt, standingsAt, type Standing } from './positions';
 export {
 	awaitsClearing,
 	holdsOn,
-	isTwoSided,
 	isKeptOutOfPeriod,
 	keptOutOf,
 	keptOutOfDrill,

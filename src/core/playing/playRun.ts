@@ -14,6 +14,7 @@ import {
 	type Tally
 } from '../drill';
 import type { Drill } from '../model/drill';
+import { isOpposed } from '../model/family';
 import { climbOf, type Context } from '../practice';
 import { Recorder, recordTurns } from './recorder';
 import type { PlannedRun, Window } from './schedule';
@@ -141,10 +142,6 @@ function readySteps({ block, copy, drill, players, adults }: PlannedRun): Weighe
 	});
 }
 
-/** Whether somebody works against the workers of a step. */
-const isOpposed = ({ drill }: ReadyStep): boolean =>
-	drill.spots.some(({ role }) => role === 'opponent');
-
 function sumUp(
 	run: PlannedRun,
 	{ steps, tallies }: { steps: readonly ReadyStep[]; tallies: readonly Tally[] },
@@ -155,7 +152,7 @@ function sumUp(
 		some.length === 1
 			? of(some[0])
 			: run.players.map((_, index) => some.reduce((total, tally) => total + of(tally)[index], 0));
-	const opposed = tallies.filter((_, index) => isOpposed(steps[index]));
+	const opposed = tallies.filter((_, index) => isOpposed(steps[index].drill));
 	const [reps, help] = [sum((tally) => tally.reps), sum((tally) => tally.help)];
 	const [active, helping] = [
 		sum((tally) => tally.activeSeconds),

@@ -1,5 +1,6 @@
 import type { Drill } from '../model/drill';
 import type { Block, Lane, Period } from '../model/practice';
+import { isTwoSided } from '../model/family';
 import { areaOf } from '../model/skill';
 import type { Player, Restriction } from '../model/team';
 import type { Limits } from '../model/limits';
@@ -25,12 +26,6 @@ export const awaitsClearing = (restriction: Restriction, date: string): boolean 
 	(restriction.by ?? 'practitioner') === 'practitioner' &&
 	restriction.until !== undefined &&
 	date >= restriction.until;
-
-/** Whether a drill is live play of two sides: against opponents, or of several workers against each other. */
-export const isTwoSided = ({ live, spots }: Pick<Drill, 'live' | 'spots'>): boolean =>
-	live === true &&
-	(spots.some(({ role }) => role === 'opponent') ||
-		spots.reduce((sum, { role, count }) => sum + (role === 'worker' ? count : 0), 0) > 1);
 
 /**
  * Whether a drill is one that a restriction keeps players out of: all there is, contact and live play of two

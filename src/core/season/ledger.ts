@@ -1,5 +1,6 @@
 import { isWork, type ReadyStep, type SideTally } from '../drill';
 import type { Drill } from '../model/drill';
+import { isOpposed } from '../model/family';
 import type { Evaluation, PlayedRun } from '../playing';
 import { climbOf } from '../practice';
 
@@ -84,7 +85,7 @@ export function ledgerRows({ practice, context, runs }: Evaluation): LedgerRow[]
 		if (!run.drill || fault) continue;
 		for (const part of partsOf(played)) {
 			const { step, rung, side, seconds } = part;
-			const opposed = step.drill.spots.some(({ role }) => role === 'opponent');
+			const opposed = isOpposed(step.drill);
 			for (const [index, player] of run.players.entries())
 				for (const skill of step.drill.skills) {
 					const key = [run.block.id, rung, side, player, skill.skill, skill.focus].join('\n');

@@ -102,7 +102,7 @@ export class Rules {
 
 	private begin(): void {
 		const { ladders, opened } = this.task;
-		for (const [drill, { at, wasRun, rested }] of ladders.entries()) {
+		for (const [drill, { at, rested }] of ladders.entries()) {
 			this.at[drill] = at;
 			this.uses[drill] = 0;
 			this.count[drill] = 0;

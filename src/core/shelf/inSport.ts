@@ -1,9 +1,9 @@
 import type { Drill, RungChange } from '../model/drill';
 import { entryAt } from '../model/ages';
-import { isGame } from '../model/family';
+import { isGame, isTwoSided } from '../model/family';
 import type { Limits } from '../model/limits';
 import type { Sport } from '../model/sport';
-import { isTwoSided, onRung } from '../playing';
+import { onRung } from '../playing';
 
 /** What a sport says of the drills for any sport: how its games meet, what swings and flies, what costs a body. */
 export type SportFacts = Pick<

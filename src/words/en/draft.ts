@@ -40,7 +40,7 @@ export default messages({
 	moreOf: '{minutes} min more of {name} than draft 1.',
 	hasStations: 'With {stations}, unlike draft 1.',
 	hasNone: 'All together, without {stations}.',
-	moreDrills: '{count} {drills}, each for a shorter time.',
+	moreDrills: '{count, plural, one {# {drill}} other {# {drills}}}, each for a shorter time.',
 	busier: '{share} busy: {players} wait less than in draft 1.',
 	others: '{minutes} min of {drills} that draft 1 has not.',
 	keep: 'Keep {name}',
