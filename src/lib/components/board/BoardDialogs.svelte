@@ -6,7 +6,6 @@
 	import type { GameWeek } from '$core/scene';
 	import type { BoardView } from '$lib/state/boardView.svelte';
 	import type { WhoMet } from '$lib/state/whoMet.svelte';
-	import KeysDialog from './KeysDialog.svelte';
 
 	/**
 	 * The dialog that is open over the board, of the selected period or of the whole practice. Each is loaded
@@ -47,7 +46,8 @@
 		practice: () => import('./PracticeDialog.svelte'),
 		borrow: () => import('./BorrowDialog.svelte'),
 		draft: () => import('$lib/components/draft/DraftDialog.svelte'),
-		game: () => import('$lib/components/scene/GameWeekDialog.svelte')
+		game: () => import('$lib/components/scene/GameWeekDialog.svelte'),
+		keys: () => import('./KeysDialog.svelte')
 	};
 	/** Milliseconds after which they are fetched ahead: on the grass the server may be gone by then. */
 	const AHEAD_AFTER = 1500;
@@ -124,5 +124,7 @@
 		<GameWeekDialog plan={evaluation} week={gameWeek} onadd={onborrow} onclose={close} />
 	{/await}
 {:else if view.dialog === 'keys'}
-	<KeysDialog bind:areOn={lettersAreOn} onclose={close} />
+	{#await LOAD.keys() then { default: KeysDialog }}
+		<KeysDialog bind:areOn={lettersAreOn} onclose={close} />
+	{/await}
 {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Modal } from 'carbon-components-svelte';
+	import { onMount } from 'svelte';
 	import { beforeNavigate, goto } from '$app/navigation';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/page';
@@ -31,19 +31,14 @@
 		else if (way) goto(way.url);
 	}
 	const stay = () => (leaving = null);
+
+	/** The dialog itself is fetched once the page is there: whoever leaves may have no network by then. */
+	const load = () => import('./LeaveModal.svelte');
+	onMount(() => void load().catch(() => undefined));
 </script>
 
 {#if leaving}
-	<Modal
-		open
-		size="sm"
-		modalHeading={say(texts.youHaveUnsavedChangesLeaveAnyway)}
-		primaryButtonText={say(texts.leave)}
-		secondaryButtonText={say(texts.stay)}
-		on:click:button--secondary={stay}
-		on:close={stay}
-		on:submit={leave}
-	>
-		<p>{says}</p>
-	</Modal>
+	{#await load() then { default: LeaveModal }}
+		<LeaveModal {says} onstay={stay} onleave={leave} />
+	{/await}
 {/if}
