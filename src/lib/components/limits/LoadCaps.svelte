@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button, NumberInput, TextInput } from 'carbon-components-svelte';
+	import { sameValue } from '$core/base';
 	import { DEFAULT_LIMITS } from '$core/practice';
 	import type { Limits } from '$core/model/limits';
 	import { useWords } from '$lib/components/page/words.svelte';
@@ -18,8 +19,9 @@
 	} = $props();
 
 	const say = useWords();
-	const ofOtherSports = new Set(DEFAULT_LIMITS.loads.map(({ kind }) => kind));
-	const isShown = (kind: string) => kinds.includes(kind) || !ofOtherSports.has(kind);
+	/** What the team does not count and nobody has changed: a default for other sports. */
+	const isOfOthers = (cap: Limits['loads'][number]) =>
+		!kinds.includes(cap.kind) && DEFAULT_LIMITS.loads.some((own) => sameValue(own, cap));
 	const set = (index: number, change: Partial<Limits['loads'][number]>) => {
 		const { under, day, week, ...rest } = { ...caps[index], ...change };
 		oncaps(
@@ -36,7 +38,7 @@
 <fieldset>
 	<legend>{say(texts.loadCaps)}</legend>
 	{#each caps as { kind, under, day, week }, index (index)}
-		{#if isShown(kind)}<div class="cap">
+		{#if !isOfOthers(caps[index])}<div class="cap">
 				<TextInput
 					id="load-kind-{index}"
 					size="sm"

@@ -63,10 +63,13 @@
 		for (const drill of drills)
 			if (isOn) locks.add(`${practice} ${drill}`);
 			else locks.delete(`${practice} ${drill}`);
-		keeping = keeping.then(() => keepLocks(practice, drills, isOn));
+		toKeep += 1;
+		keeping = keeping.then(() => keepLocks(practice, drills, isOn)).finally(() => (toKeep -= 1));
 	}
 	/** One lock is stored after the other: each goes by the practice as the one before has left it. */
 	let keeping: Promise<unknown> = Promise.resolve();
+	/** Locks that are not stored yet: a plan is used after them, it goes by what they leave. */
+	let toKeep = $state(0);
 	let lockTrouble = $state('');
 	/** Stores what is locked as soon as it is; of a plan that is not stored just that much of it. */
 	async function keepLocks(practice: string, drills: readonly string[], isOn: boolean) {
@@ -193,7 +196,9 @@
 					}}
 				>
 					<input type="hidden" name="sent" value={JSON.stringify(toSend)} />
-					<Button type="submit" size="small" kind="secondary">{say(texts.use)}</Button>
+					<Button type="submit" size="small" kind="secondary" disabled={toKeep > 0}
+						>{say(texts.use)}</Button
+					>
 				</form>
 				<Button size="small" kind="ghost" on:click={() => (planning.best = null)}
 					>{say(texts.drop)}</Button
