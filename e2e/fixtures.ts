@@ -29,13 +29,21 @@ export const test = base.extend<Fixtures>({
 			if (protocol !== 'data:' && hostname !== 'localhost')
 				faults.push(`left the machine: ${request.url()}`);
 		});
+		// A page that is left or loaded anew breaks off what it was still fetching: that is no fault of it.
+		let brokenOff = 0;
+		page.on('requestfailed', (request) => {
+			if (request.failure()?.errorText === 'net::ERR_ABORTED') brokenOff += 1;
+		});
+		const broken: string[] = [];
 		page.on('pageerror', (error) => faults.push(error.message));
 		page.on('console', (message) => {
 			const isExpected = /Failed to load resource/.test(message.text());
-			if (message.type() === 'error' && !isExpected) faults.push(message.text());
+			if (message.type() !== 'error' || isExpected) return;
+			const isBroken = /^TypeError: Failed to fetch/.test(message.text());
+			(isBroken ? broken : faults).push(message.text());
 		});
 		await use(page);
-		test.expect(faults).toEqual([]);
+		test.expect([...faults, ...broken.slice(brokenOff)]).toEqual([]);
 	}
 });
 
