@@ -87,7 +87,9 @@ test('a player’s page holds what a practitioner said, and gives or removes all
 	const kept = JSON.parse(readFileSync(await download.path(), 'utf8'));
 	expect(kept.person).toMatchObject({ name: 'Keziah Stainmoor', note: 'Left stick down.' });
 	await open(page, `${server.url}${TUESDAY}`);
-	await expect(page.getByText(/Keziah Stainmoor is kept out of contact and live play by Dr Vale/)).toBeVisible();
+	await expect(
+		page.getByText(/Keziah Stainmoor is kept out of contact and live play by Dr Vale/)
+	).toBeVisible();
 
 	await page.goBack();
 	await page.getByRole('button', { name: 'Remove', exact: true }).click();
