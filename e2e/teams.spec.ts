@@ -54,7 +54,7 @@ test('limits are set for a team, checked against, and taken back', async ({ page
 	await expect(page.getByText(/without water/)).toBeHidden();
 
 	await open(page, `${server.url}/saltmarsh/limits`);
-	await page.getByRole('spinbutton', { name: 'under' }).nth(1).fill('3');
+	await page.getByRole('spinbutton', { name: 'under', exact: true }).nth(1).fill('3');
 	await page.getByRole('button', { name: 'Save the limits' }).click();
 	await expect(page.getByText('each age must be higher than the one before')).toBeVisible();
 	await page.getByRole('button', { name: 'Back to the defaults' }).click();
