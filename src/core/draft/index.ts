@@ -1,6 +1,6 @@
 export { draftEdit } from './draftEdit';
 export { draft, draftSearch } from './draft';
-export { USUAL } from './make';
+export { USUAL } from './frame';
 export { DRINK } from './outline';
 export type { DraftNames } from './filling';
 export {
