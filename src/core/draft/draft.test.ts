@@ -146,6 +146,17 @@ test('what is due more is given more, and a brief goes before it', () => {
 	expect(briefed.why[block?.id ?? '']).toContainEqual({ code: 'brief' });
 });
 
+test('what is owed most is not left out for what is owed less, where some draft can give it', () => {
+	const due = ['defending', 'passing', 'decisions'].map((skill) => ({
+		skill,
+		weight: 1.3,
+		minutes: 12
+	}));
+	const owed = { skill: 'finishing', weight: 1, minutes: 86 };
+	const [first] = drafted(usual('saltmarsh', { due: [...due, owed], alternatives: 1 }));
+	expect(first.covers[3].minutes).toBeGreaterThan(2);
+});
+
 test('a brief goes one rung up at most, and the next rung comes in the first half', () => {
 	const [briefed] = drafted(
 		usual('saltmarsh', {

@@ -25,6 +25,10 @@ export interface Taste {
 
 /** How much of the worth of what is wanted hangs on how busy players are with it. */
 const BUSY_PART = 0.25;
+/** A drill with this share of a skill trains it. */
+export const TRAINS = 0.3;
+/** How much more a drill counts that trains what is preferred. */
+const PREFERRED = 4;
 /** How often a stretch is tried, each time without the drill that stopped it. */
 const ATTEMPTS = 5;
 /** How many drills are tried for one place. */
@@ -53,6 +57,8 @@ export class Filling {
 	private contact = 0;
 	/** Minutes of hard work so far, games among them. */
 	private hard = 0;
+	/** The aim that a stretch should serve first where it can; null where none is. */
+	prefers: number | null = null;
 	/** Whether there is a warm-up: nothing hard comes without one. */
 	isWarm = true;
 	/** The most minutes of one drill at this age. */
@@ -150,7 +156,12 @@ export class Filling {
 		const daily = drill.frequency === 'daily' ? minutes : 0;
 		const worth = this.wanted.worth(choice, minutes) * (1 - BUSY_PART + BUSY_PART * busy);
 		const { of, busyWorth } = this.taste;
-		return (worth + daily + busyWorth * minutes * busy) * (of.get(drill.id) ?? 1);
+		const isPreferred = this.prefers !== null && choice.gives[this.prefers] >= TRAINS;
+		return (
+			(isPreferred ? PREFERRED : 1) *
+			(worth + daily + busyWorth * minutes * busy) *
+			(of.get(drill.id) ?? 1)
+		);
 	}
 
 	/** Counts what some minutes of a drill give and cost; it may yet get as many as `most`. */

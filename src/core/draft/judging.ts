@@ -14,7 +14,7 @@ const DUE_ENOUGH = 0.85;
 const DUE_MORE = 1;
 /** What is owed most should get so many minutes, and what that is worth. */
 const OWED_SERVED = 2;
-const OWED_WORTH = 1;
+const OWED_WORTH = 5;
 /** Something that was asked for and is not done. */
 const UNDONE_COST = 1.5;
 /** A practice has about a drill for so many minutes. */

@@ -4,7 +4,7 @@ import type { Practice } from '../model/practice';
 import { Assembly, type Cut } from './assembly';
 import { isForAll, type Choice } from './choices';
 import { stepsOf } from './climbFor';
-import type { Filling } from './filling';
+import { TRAINS, type Filling } from './filling';
 import { Framing, kept, USUAL, type Fixed, type Frame, type MakeAsked } from './frame';
 import { DRINK, outlineOf, type Slot } from './outline';
 import type { Undone } from './shapes';
@@ -72,6 +72,8 @@ export class Maker {
 		}
 		const fitting = asked.roundMinutes > 0 ? Math.floor(left() / asked.roundMinutes) : 0;
 		const rounds = Math.min(pattern.rounds, Math.max(0, fitting));
+		// What not all can do at once some can at a station.
+		filling.prefers = filling.wanted.most();
 		const made = works.rounds(rounds, asked.roundMinutes, pattern.isRoundFirst);
 		if (input.stations === true && made === 0)
 			filling.undone.push({
@@ -79,6 +81,7 @@ export class Maker {
 				because: asked.roundMinutes === 0 ? 'players' : rounds === 0 ? 'time' : 'finding'
 			});
 		this.owedMost(left());
+		filling.prefers = null;
 		this.freely(left(), pattern.more);
 	}
 
@@ -95,11 +98,10 @@ export class Maker {
 		const { filling, works, asked } = this;
 		const most = filling.wanted.most();
 		if (most === null) return;
-		const trains = ({ gives }: Choice) => gives[most] >= 0.3;
+		const trains = ({ gives }: Choice) => gives[most] >= TRAINS;
 		const minutes = Math.min(left, filling.cap);
 		if (left >= LEAST_WORK && works.oneMore(minutes, trains)) return;
 		if (works.gives(most)) return;
-		// What not all can do at once some can at a station.
 		const isWanted = filling.input.stations !== false && left >= asked.roundMinutes;
 		if (isWanted && works.rounds(1, asked.roundMinutes, false) > 0 && works.gives(most)) return;
 		const { skill } = filling.input.due[most];

@@ -4,7 +4,7 @@ import { applyEdit, blocksOf } from '../practice';
 import type { Period } from '../model/practice';
 import { isForAll, isSmallGame, placeInArc, type Choice } from './choices';
 import { besideDaily } from './dailyLane';
-import { DRILLS_TRIED, rungOf, type Filling } from './filling';
+import { DRILLS_TRIED, rungOf, TRAINS, type Filling } from './filling';
 import type { Undone } from './shapes';
 import { stations } from './stationRound';
 import { units } from './unitLanes';
@@ -42,8 +42,6 @@ export const isAsAsked = (got: number, minutes: number): boolean =>
 
 /** A round of stations may be so much longer than its least. */
 const ROUND_MORE = 5;
-/** A drill with this share of a skill trains it. */
-const TRAINS = 0.3;
 /** A game may last so long. */
 const MOST_GAME = 20;
 
