@@ -262,7 +262,7 @@ export const faulty: Record<FindingCode, () => Practice> = {
 		})),
 	'skill-twice': () => sound(),
 	'daily-missing': () => sound(),
-	'setup-clash': () => after(sound(), { type: 'remove-period', period: 'water-2' })
+	'setup-clash': () => after(sound(), { type: 'remove-period', period: 'water-1' })
 };
 /** Codes that the sound demo has too, with the practice that has them not. */
 export const without: Partial<Record<FindingCode, () => Practice>> = {

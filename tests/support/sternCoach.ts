@@ -11,6 +11,10 @@ export interface Complaint {
 
 /** Minutes of one drill at an age, as a coach has them in mind. */
 const mostMinutes = (age: number) => (age < 9 ? 8 : age < 12 ? 10 : age < 16 ? 12 : 15);
+/** Minutes after a drink before which nobody wants another, however hard the work or slow the laying out is. */
+const DRINK_AGAIN = 5;
+/** Minutes of what is owed most below which a coach would ask why. */
+const LEAST_OWED = 3;
 const isGameKind = (drill: Drill | undefined) =>
 	drill?.family === 'scrimmage' ||
 	(drill?.family === 'small-games' && drill.spots.every(({ role }) => role !== 'opponent'));
@@ -48,6 +52,12 @@ export function complaintsOf(input: DraftInput, draft: Alternative): Complaint[]
 		if (kind === 'water' && periods[k + 1]?.kind === 'water') say('water-twice', k);
 		if (kind === 'close' && minutes > 5) say('close-length', minutes);
 		if (kind === 'water' && (k === 0 || k === periods.length - 1)) say('water-at-the-edge', k);
+	}
+	// Nobody drinks again right after a drink.
+	const waters = periods.flatMap(({ kind }, k) => (kind === 'water' ? [k] : []));
+	for (const [k, at] of waters.slice(1).entries()) {
+		const between = sum(periods.slice(waters[k] + 1, at), ({ minutes }) => minutes);
+		if (between < DRINK_AGAIN) say('drink-soon', between);
 	}
 	let dry = 0;
 	for (const { kind, minutes } of periods) {
@@ -245,7 +255,11 @@ export function complaintsOf(input: DraftInput, draft: Alternative): Complaint[]
 	const owed = [...input.due].sort((a, b) => b.weight * b.minutes - a.weight * a.minutes)[0];
 	if (owed) {
 		const got = draft.covers[input.due.indexOf(owed)].minutes;
-		if (got < 1 && !undone.some(({ skill }) => skill === owed.skill)) say('owed', owed.skill);
+		if (
+			got < Math.min(LEAST_OWED, owed.minutes) &&
+			!undone.some(({ skill }) => skill === owed.skill)
+		)
+			say('owed', owed.skill);
 	}
 	return found;
 }

@@ -1,9 +1,20 @@
+import { sum } from 'd3-array';
 import { expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { ladderOf } from '../drill';
 import { evaluate } from '../playing';
 import { applyEdit, findBlock, isOneKind } from '../practice';
-import { climbKind, climbOfCopy, countedBy, wholeLadder, withDrill, withNextStep } from '.';
+import {
+	climbKind,
+	climbOfCopy,
+	countedBy,
+	inMinutes,
+	stepMinutes,
+	wholeLadder,
+	withDrill,
+	withNextStep,
+	withStepMinutes
+} from '.';
 
 const context = demoContext();
 const laddered = context.shelf.filter(({ rungs }) => rungs.length > 1);
@@ -29,6 +40,25 @@ test('one step more goes a rung up, and stays at the top', () => {
 	expect(climb).toEqual([{ rung: easiest, turns: 3 }, { turns: 3 }]);
 	for (let k = 0; k < drill.rungs.length + 1; k += 1) climb = withNextStep(climb, drill);
 	expect(climb.at(-1)).toEqual({ rung: drill.rungs.at(-1)?.id, turns: 3 });
+});
+
+test('steps are shares of their block: they add up to its minutes, and one that is changed takes from the others', () => {
+	const climb = [{ minutes: 5 }, { rung: 'one-touch', minutes: 5 }, { minutes: 10 }];
+	expect(stepMinutes(climb, 20)).toEqual([5, 5, 10]);
+	expect(stepMinutes(climb, 9)).toEqual([2, 2, 5]);
+	expect(stepMinutes(climb, 4)).toEqual([1, 1, 2]);
+	for (let minutes = 3; minutes <= 30; minutes += 1) {
+		expect(sum(stepMinutes(climb, minutes))).toBe(minutes);
+		for (const length of [1, 4, 40]) {
+			const changed = withStepMinutes(climb, { index: 1, length, minutes });
+			expect(changed.map(({ rung }) => rung)).toEqual([undefined, 'one-touch', undefined]);
+			expect(changed[1].minutes).toBe(Math.min(length, minutes - 2));
+			expect(sum(changed, (step) => step.minutes)).toBe(minutes);
+			expect(stepMinutes(changed, minutes)).toEqual(changed.map((step) => step.minutes));
+		}
+	}
+	const byTurns = [{ turns: 4 }, { turns: 2 }];
+	expect([stepMinutes(byTurns, 9), inMinutes(byTurns, 9)]).toEqual([[], byTurns]);
 });
 
 test('a copy climbs on its own, and goes back to the steps of its block', () => {

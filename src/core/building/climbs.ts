@@ -1,3 +1,4 @@
+import { dealByWeight } from '../base';
 import { ladderOf } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Block, ClimbStep } from '../model/practice';
@@ -15,6 +16,35 @@ export const climbKind = (climb: readonly ClimbStep[]): ClimbKind =>
 
 /** Minutes of so many steps that share a time, in whole minutes as far as they go; a minute each at least. */
 const shared = (minutes: number, steps: number) => Math.max(1, Math.floor(minutes / steps));
+
+/**
+ * Whole minutes of each step of a climb by minutes in a block of so many, a minute each at least: what a step says is its
+ * share, so that they add up to the block's however long that is made. Empty for a climb by turns.
+ */
+export function stepMinutes(climb: readonly ClimbStep[], minutes: number): number[] {
+	if (climbKind(climb) === 'turns') return [];
+	const weights = climb.map((step) => step.minutes ?? 1);
+	const shares = dealByWeight(minutes, weights);
+	if (shares.every((share) => share >= 1)) return shares;
+	return dealByWeight(Math.max(0, minutes - climb.length), weights).map((share) => share + 1);
+}
+
+/** A climb by minutes whose steps say the minutes that they have in a block of so many; one by turns as it is. */
+export function inMinutes(climb: readonly ClimbStep[], minutes: number): ClimbStep[] {
+	const each = stepMinutes(climb, minutes);
+	return climb.map((step, k) => (each.length > 0 ? { ...step, minutes: each[k] } : step));
+}
+
+/** A climb one of whose steps lasts so many of a block's minutes, a minute being left to each other; the others share the rest as they did. */
+export function withStepMinutes(
+	climb: readonly ClimbStep[],
+	{ index, length, minutes }: { index: number; length: number; minutes: number }
+): ClimbStep[] {
+	const others = climb.toSpliced(index, 1);
+	const most = Math.max(1, minutes - others.length);
+	const own = others.length === 0 ? minutes : Math.min(length, most);
+	return inMinutes(others, minutes - own).toSpliced(index, 0, { ...climb[index], minutes: own });
+}
 
 /** The same steps, ended by minutes that share the time, or by turns. */
 export function countedBy(

@@ -2,9 +2,12 @@ export {
 	climbKind,
 	climbOfCopy,
 	countedBy,
+	inMinutes,
+	stepMinutes,
 	wholeLadder,
 	withDrill,
 	withNextStep,
+	withStepMinutes,
 	type ClimbKind
 } from './climbs';
 export { groupsOf, splitIntoCopies } from './copies';

@@ -1,4 +1,4 @@
-import { overlap } from '../playing';
+import { laidOutMeanwhile, overlap } from '../playing';
 import type { Edit } from '../practice';
 import { overBlocks, type PlayedBlock } from './blockRule';
 import { waterBehind } from './fixes';
@@ -17,13 +17,15 @@ function timeBefore({ steps, drill, runs, evaluation }: PlayedBlock): Edit[] {
 	return before ? [waterBehind(evaluation.practice, before.id, minutes)] : [];
 }
 
-/** A block must be laid out while somebody still plays on its ground. */
+/** A block must be laid out while somebody still plays on its ground, and explaining it leaves no time for that. */
 export const setupClash = overBlocks({
 	code: 'setup-clash',
 	severity: 'warn',
 	find({ steps, drill, runs, evaluation }) {
 		const { block, fromSecond } = runs[0].run;
-		const seconds = firstOf({ steps, drill }).setup?.seconds ?? 0;
+		const first = firstOf({ steps, drill });
+		const seconds = first.setup?.seconds ?? 0;
+		const meanwhile = laidOutMeanwhile(first, evaluation.practice.adults.length);
 		const { zoneById } = evaluation.context;
 		const own = block.copies.flatMap(({ zoneId }) => zoneById.get(zoneId) ?? []);
 		// The first block of a practice is laid out before it.
@@ -31,7 +33,8 @@ export const setupClash = overBlocks({
 		for (const { run: other } of evaluation.runs) {
 			const zone = zoneById.get(other.copy.zoneId);
 			if (!zone || other.block === block || other.drill === undefined) continue;
-			if (other.toSecond <= fromSecond - seconds + 1e-6 || other.fromSecond >= fromSecond) continue;
+			if (other.fromSecond >= fromSecond) continue;
+			if (other.toSecond <= fromSecond + meanwhile - seconds + 1e-6) continue;
 			if (!own.some((each) => overlap(each, zone))) continue;
 			const free = Math.max(0, Math.round(fromSecond - other.toSecond));
 			return { values: { seconds, free, first: other.block.id, zone: zone.id }, fromSecond };

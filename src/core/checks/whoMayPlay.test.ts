@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Drill } from '../model/drill';
 import type { Limits } from '../model/limits';
+import type { Practice } from '../model/practice';
 import type { Restriction } from '../model/team';
 import { isOpposed, isTwoSided } from '../model/family';
 import { evaluate, keptOutOfDrill } from '../playing';
@@ -192,4 +193,22 @@ test('a game counts as opposed, whether or not a spot of it is called an opponen
 	expect(sums.length).toBeGreaterThan(10);
 	for (const { opposedSeconds, activeSeconds, helpSeconds } of sums)
 		expect(opposedSeconds).toBeCloseTo(activeSeconds + helpSeconds, 6);
+});
+
+test('a drill is laid out while it is explained where somebody has hands free, and clashes where that is too short', () => {
+	const practice = faulty['setup-clash']();
+	const adults = practice.adults.slice(0, 1);
+	const ofAll = (set: Partial<Drill>) =>
+		withDrills(
+			context,
+			context.drills.map((each) => ({ ...each, ...set }))
+		);
+	const within = { explainSeconds: 30, setup: { seconds: 45 } };
+	const clashes = (set: Partial<Drill>, of: Practice = practice) =>
+		found('setup-clash', ofAll(set), of);
+	expect(clashes(within)).toBe(false);
+	expect(clashes({ ...within, setup: { seconds: 46 } })).toBe(true);
+	expect(clashes({ ...within, explainSeconds: 29 })).toBe(true);
+	expect(clashes(within, { ...practice, adults })).toBe(true);
+	expect(clashes({ ...within, setup: { seconds: 45, adults: practice.adults.length } })).toBe(true);
 });

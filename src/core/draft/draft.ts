@@ -6,15 +6,15 @@ import type { Period, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { mostDrillMinutes, plannedMinutes, toContext, type Plan } from '../practice';
 import { slotBounds } from '../sizing';
-import { choicesFor, isForAll, mostWorth, type Choice } from './choices';
-import { Filling, type DraftNames, type Taste } from './filling';
-import { drillMinutes, judged, type Judged } from './judging';
+import { choicesFor, isApart, isForAll, mostWorth, type Choice } from './choices';
+import { Filling, TRAINS, type DraftNames, type Taste } from './filling';
+import { drillMinutes, judged, owedMost, type Judged } from './judging';
 import type { MakeAsked, Pattern, Place } from './frame';
 import { Maker, type Made } from './make';
 import { mended } from './mend';
 import { whyOf } from './reasons';
 import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
-import { isAsAsked } from './works';
+import { blockedBy, isAsAsked } from './works';
 import { Workshop } from './workshop';
 import {
 	MOST_SEED,
@@ -54,7 +54,9 @@ const TRIED_AGAIN = 3;
 /** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
 const BUSY_WORTHS = [0.1, 1.5];
 /** By how much a seed leans to a drill or away from it. */
-const LEAN = 0.15;
+const LEAN = 0.25;
+/** Minutes of what is owed most below which a draft says why. */
+const LEAST_OWED = 3;
 /** What is left of the worth of a drill in an alternative to one that has it. */
 const AGAIN = 0.25;
 
@@ -182,8 +184,21 @@ class Drafting {
 	}
 
 	private judge(made: Made, evaluation: Evaluation): Judged {
-		const undone = [...made.undone, ...this.lostIn(evaluation.practice, made.undone)];
-		return judged({ ...made, undone }, evaluation, this.input, this.most);
+		// What is served is told anew of each practice.
+		const told = made.undone.filter(({ what }) => what !== 'due');
+		const undone = [...told, ...this.lostIn(evaluation.practice, told)];
+		const asFound = judged({ ...made, undone }, evaluation, this.input, this.most);
+		return { ...asFound, undone: [...undone, ...this.littleIn(asFound.covers)] };
+	}
+
+	/** What is owed most where it gets next to nothing, and why. */
+	private littleIn(covers: Alternative['covers']): Undone[] {
+		const { due } = this.input;
+		const owed = owedMost(due);
+		if (owed < 0 || covers[owed].minutes >= Math.min(LEAST_OWED, due[owed].minutes)) return [];
+		const some = this.choices.filter((choice) => !isApart(choice) && choice.gives[owed] >= TRAINS);
+		const because = some.length === 0 ? 'shelf' : some.some(isForAll) ? 'time' : blockedBy(some[0]);
+		return [{ what: 'due', skill: due[owed].skill, because }];
 	}
 
 	/** Drills of the brief that a practice has no more, or for other minutes than were asked. */

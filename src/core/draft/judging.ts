@@ -12,8 +12,8 @@ const DUE_WORTH = 6.5;
 /** From this share of what could be given on, what is due is worth less: then it matters more that all are busy. */
 const DUE_ENOUGH = 0.85;
 const DUE_MORE = 1;
-/** What is owed most should get so many minutes, and what that is worth. */
-const OWED_SERVED = 2;
+/** What is owed most should get so many minutes of each player, or all that it is owed; and what that is worth. */
+const OWED_SERVED = 6;
 const OWED_WORTH = 5;
 /** Something that was asked for and is not done. */
 const UNDONE_COST = 1.5;
@@ -29,6 +29,10 @@ export interface Judged extends Made {
 	dueMinutes: number;
 	score: number;
 }
+
+/** Index of what is owed most; -1 where nothing is due. */
+export const owedMost = (due: DraftInput['due']): number =>
+	greatestIndex(due, (a, b) => a.weight * a.minutes - b.weight * b.minutes) ?? -1;
 
 /** What a draft is worth: by what stops it, what is due, how busy it keeps players. */
 export function judged(
@@ -56,10 +60,11 @@ export function judged(
 	const missing = faults.filter(({ code }) => code === 'daily-missing').length;
 	const drills = Math.min(1, (drillMinutes(practice).size * DRILL_MINUTES) / practice.minutes);
 	const given = dueMinutes / most;
-	const owed = greatestIndex(due, (a, b) => a.weight * a.minutes - b.weight * b.minutes) ?? -1;
-	const isOwedServed = owed < 0 || covers[owed].minutes >= OWED_SERVED;
+	const owed = owedMost(due);
+	const served =
+		owed < 0 ? 1 : covers[owed].minutes / Math.max(1, Math.min(OWED_SERVED, due[owed].minutes));
 	const score =
-		(isOwedServed ? OWED_WORTH : 0) -
+		OWED_WORTH * Math.min(1, served) -
 		100 * stops -
 		UNDONE_COST * made.undone.filter(({ what }) => what !== 'due').length -
 		0.3 * missing +

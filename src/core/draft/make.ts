@@ -1,14 +1,14 @@
 import { max, sum } from 'd3-array';
-import { hasOwnPlace } from '../model/family';
 import type { Practice } from '../model/practice';
+import { laidOutMeanwhile } from '../playing';
 import { Assembly, type Cut } from './assembly';
-import { isForAll, type Choice } from './choices';
+import type { Choice } from './choices';
 import { stepsOf } from './climbFor';
 import { TRAINS, type Filling } from './filling';
 import { Framing, kept, USUAL, type Fixed, type Frame, type MakeAsked } from './frame';
 import { DRINK, outlineOf, type Slot } from './outline';
 import type { Undone } from './shapes';
-import { blockedBy, LEAST_WORK, Works, type Work } from './works';
+import { LEAST_WORK, Works, type Work } from './works';
 
 /** A practice that was made, and what was asked for and is not in it. */
 export interface Made {
@@ -93,7 +93,7 @@ export class Maker {
 		return units.size > 1 && !units.has('');
 	}
 
-	/** What is owed most gets a drill of its own, unless nothing on the shelf can run. */
+	/** What is owed most gets a drill of its own, or a station where not all can do it at once. */
 	private owedMost(left: number): void {
 		const { filling, works, asked } = this;
 		const most = filling.wanted.most();
@@ -103,19 +103,7 @@ export class Maker {
 		if (left >= LEAST_WORK && works.oneMore(minutes, trains)) return;
 		if (works.gives(most)) return;
 		const isWanted = filling.input.stations !== false && left >= asked.roundMinutes;
-		if (isWanted && works.rounds(1, asked.roundMinutes, false) > 0 && works.gives(most)) return;
-		const { skill } = filling.input.due[most];
-		const some = filling.choices.filter((choice) => !hasOwnPlace(choice.drill) && trains(choice));
-		const because =
-			some.length === 0
-				? 'shelf'
-				: left < LEAST_WORK
-					? 'time'
-					: some.some(isForAll)
-						? 'finding'
-						: blockedBy(some[0]);
-		if (!filling.undone.some((each) => each.skill === skill))
-			filling.undone.push({ what: 'due', skill, because });
+		if (isWanted) works.rounds(1, asked.roundMinutes, false);
 	}
 
 	/** Drills one after another until the minutes are used, and so many more than there must be. */
@@ -159,8 +147,11 @@ export class Maker {
 		for (const stretch of STRETCHES) {
 			const found = this.outlined(frame, stretch);
 			if (found && (!best || found.open < best.open)) best = found;
-			if (best?.open === 0) break;
+			if (best?.open === 0) return best;
 		}
+		// Nothing else is left: a drink more than there must be is better than minutes without a plan.
+		const found = this.outlined(frame, 1, true);
+		if (found && (!best || found.open < best.open)) best = found;
 		return best ?? this.everything(frame);
 	}
 
@@ -197,7 +188,11 @@ export class Maker {
 	}
 
 	/** The practice cut into minutes, its end in as many as leave none open. */
-	private outlined({ warmUps, before, after, ends }: Frame, stretch: number): Cut | null {
+	private outlined(
+		{ warmUps, before, after, ends }: Frame,
+		stretch: number,
+		drinksFill = false
+	): Cut | null {
 		const { limits } = this.filling.plan.context;
 		const frameSlot = ({ period, least, most, usual, isGame, isKept, effort }: Fixed): Slot => ({
 			...{
@@ -235,9 +230,10 @@ export class Maker {
 			...works.map(({ period, effort }) => [period.id, effort] as const)
 		]);
 		const isHard = ({ id }: Slot) => (efforts.get(id) ?? 0) >= limits.hardEffort;
+		const slow = this.laidOutSlowly();
 		const eased = slots.map((slot, k) => ({
 			...slot,
-			wantsDrink: k > 0 && isHard(slot) && isHard(slots[k - 1])
+			wantsDrink: k > 0 && (slow.has(slot.id) || (isHard(slot) && isHard(slots[k - 1])))
 		}));
 		const [end] = ends;
 		const tries = end ? [end.usual, ...range(end.least, end.most)] : [0];
@@ -246,12 +242,25 @@ export class Maker {
 			const own = ends.map(({ usual }, k) => (k === 0 ? last : usual));
 			const found = outlineOf(eased, {
 				minutes: this.minutes - sum(own),
-				limit: limits.waterMinutes
+				limit: limits.waterMinutes,
+				drinksFill
 			});
 			if (found && (!best || found.open < best.open)) best = { ...found, ends: own };
 			if (best?.open === 0) break;
 		}
 		return best;
+	}
+
+	/** Periods of drills that take longer to lay out than to explain: a drink before them leaves time for that. */
+	private laidOutSlowly(): ReadonlySet<string> {
+		const adults = this.filling.input.frame.adults.length;
+		return new Set(
+			this.works.all.flatMap(({ period, choice }) => {
+				const run = choice?.run;
+				const isSlow = run?.setup && run.setup.seconds > laidOutMeanwhile(run, adults);
+				return isSlow ? [period.id] : [];
+			})
+		);
 	}
 
 	private minuteWorth(gives: readonly number[]): number {

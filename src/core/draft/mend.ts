@@ -3,6 +3,8 @@ import { splitEvenly } from '../base';
 import { fitToTime, resizePeriods } from '../building';
 import { faultsIn, fixesWithoutAsking, type Fault } from '../checks';
 import { evaluate, type Evaluation } from '../playing';
+import type { Drill } from '../model/drill';
+import { isOpposed } from '../model/family';
 import type { Period } from '../model/practice';
 import { applyEdit, blocksOf, drillOf, type Edit, plannedMinutes } from '../practice';
 
@@ -25,6 +27,17 @@ const hasMoreTwice = (fixed: Evaluation, before: Evaluation): boolean =>
 	fixed.practice.periods.length === before.practice.periods.length && twice(fixed) > twice(before);
 
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
+
+/** How often something that is learned undisturbed comes after live play in work that builds up. */
+function closedAfterLive({ practice, context }: Evaluation): number {
+	if (practice.arc !== 'build-up') return 0;
+	const drills = practice.periods
+		.filter(({ kind, lanes }) => kind === 'together' && lanes.length === 1)
+		.flatMap(({ lanes }) => drillOf(context, lanes[0].blocks[0]?.drill) ?? []);
+	const isLive = (drill: Drill) => drill.live === true && isOpposed(drill);
+	const firstLive = drills.findIndex(isLive);
+	return firstLive < 0 ? 0 : drills.slice(firstLive).filter((drill) => !isOpposed(drill)).length;
+}
 
 /** A practice whose periods of one drill are called what they hold: a fix may have put in another. */
 function named(now: Evaluation): Evaluation {
@@ -66,7 +79,9 @@ function fixed(draft: Evaluation, kept: ReadonlySet<string>): Evaluation {
 		if (isKept(fault)) continue;
 		const next = fixesWithoutAsking(now, fault)
 			.map((fix) => after(now, fix))
-			.find((each) => each && !hasMoreTwice(each, now));
+			.find(
+				(each) => each && !hasMoreTwice(each, now) && closedAfterLive(each) <= closedAfterLive(now)
+			);
 		now = next ?? withoutPeriod(now, fault) ?? now;
 	}
 	return now;
@@ -97,8 +112,9 @@ function filledUp(now: Evaluation, kept: ReadonlySet<string>): Evaluation {
 	const longer = (minutes: ReadonlyMap<string, number>) =>
 		after(now, resizePeriods(practice, minutes));
 	const shared = new Map<string, number>();
-	for (const [k, minutes] of splitEvenly(open, Math.max(1, Math.min(order.length, open))).entries())
-		if (order[k]) shared.set(order[k].id, order[k].minutes + minutes);
+	const work = order.filter(({ kind }) => !(kind in MOST));
+	for (const [k, minutes] of splitEvenly(open, Math.max(1, Math.min(work.length, open))).entries())
+		if (work[k]) shared.set(work[k].id, work[k].minutes + minutes);
 	const isLong = ({ kind, minutes }: Period) => minutes + open > (MOST[kind] ?? Infinity);
 	const tries = [
 		...order

@@ -52,33 +52,39 @@ describe('any slots, minutes and limits', () => {
 	});
 });
 
-test('no way to cut the same slots leaves fewer minutes open, or fills them all in fewer drinks', () => {
-	for (let minutes = 40; minutes <= 110; minutes += 3) {
-		const sizes: [number, number][] = [
-			[10, 12],
-			[13, 18],
-			[6, 12],
-			[6, 12],
-			[16, 18]
-		];
-		const cut = outlineOf(
-			sizes.map(([least, most], k) => slot(`s${k}`, least, most)),
-			{ minutes, limit: 20 }
-		);
-		const byHand = Array.from({ length: 5 }, (_, drinks) => mostIn(sizes, drinks, minutes)).flatMap(
-			(found, drinks) =>
-				found === null ? [] : [{ drinks, open: minutes - DRINK * drinks - found }]
-		);
-		const open = Math.min(...byHand.map((each) => each.open));
-		if (byHand.length === 0) expect(cut, `${minutes} min`).toBeNull();
-		else {
-			expect(cut?.open, `${minutes} min`).toBe(open);
-			const fewest = Math.min(
-				...byHand.filter((each) => each.open === open).map(({ drinks }) => drinks)
+test('no way to cut the same slots leaves fewer minutes open, where a drink that nobody needs counts as open', () => {
+	for (let minutes = 40; minutes <= 110; minutes += 3)
+		for (const drinksFill of [false, true]) {
+			const sizes: [number, number][] = [
+				[10, 12],
+				[13, 18],
+				[6, 12],
+				[6, 12],
+				[16, 18]
+			];
+			const cut = outlineOf(
+				sizes.map(([least, most], k) => slot(`s${k}`, least, most)),
+				{ minutes, limit: 20, drinksFill }
 			);
-			expect(drinksIn(cut as Outline), `${minutes} min`).toBe(fewest);
+			// So many drinks there are at least: 20 minutes between them, 2 for each.
+			const needed = [0, 1, 2, 3, 4, 5].find((k) => 20 * (k + 1) + 2 * k >= minutes) ?? 6;
+			const byHand = Array.from({ length: 5 }, (_, drinks) => {
+				const found = mostIn(sizes, drinks, minutes);
+				if (found === null) return [];
+				const open = minutes - DRINK * drinks - found;
+				const idle = drinksFill ? 0 : DRINK * Math.max(0, drinks - needed);
+				return [{ drinks, open, spent: open + idle }];
+			}).flat();
+			if (byHand.length === 0) {
+				expect(cut, `${minutes} min`).toBeNull();
+				continue;
+			}
+			const spent = Math.min(...byHand.map((each) => each.spent));
+			const best = byHand.filter((each) => each.spent === spent);
+			const fewest = best.reduce((a, b) => (b.drinks < a.drinks ? b : a));
+			expect(drinksIn(cut as Outline), `${minutes} min`).toBe(fewest.drinks);
+			expect(cut?.open, `${minutes} min`).toBe(fewest.open);
 		}
-	}
 });
 
 /** The most minutes that slots fill with so many drinks, every place for a drink tried; null where it cannot be. */

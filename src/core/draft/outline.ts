@@ -7,7 +7,7 @@ export interface Slot {
 	most: number;
 	/** What one more minute is worth where it has so many: the greatest is served first. */
 	worth: (minutes: number) => number;
-	/** Whether it comes right after a drink where that can be: it is hard, and so is what comes before. */
+	/** Whether it comes right after a drink where that can be: it is hard, and so is what comes before, or slow to lay out. */
 	wantsDrink?: boolean;
 }
 
@@ -73,10 +73,25 @@ function withDrinks(slots: readonly Slot[], limit: number): (Way | null)[] {
 	return best[slots.length].slice(1);
 }
 
-/** The minutes of the slots of a way: each its least, then one by one to where a minute is worth most. */
+/** Nobody wants a drink again before so many minutes. */
+const DRINK_AGAIN = 8;
+
+/**
+ * The minutes of the slots of a way: each its least, stretches between two drinks as much as makes players thirsty,
+ * then one by one to where a minute is worth most.
+ */
 function filled({ stretches }: Way, minutes: number, limit: number): number[][] {
 	const given = stretches.map((stretch) => stretch.map(({ least }) => least));
 	let left = minutes - sum(given, (each) => sum(each));
+	for (const [at, stretch] of stretches.entries()) {
+		if (at === 0 || at === stretches.length - 1) continue;
+		for (const [k, { most }] of stretch.entries()) {
+			const more = Math.min(left, most - given[at][k], DRINK_AGAIN - sum(given[at]));
+			if (more <= 0) continue;
+			given[at][k] += more;
+			left -= more;
+		}
+	}
 	while (left > 0) {
 		const open = stretches.flatMap((stretch, at) =>
 			sum(given[at]) + 1 > limit
@@ -93,26 +108,32 @@ function filled({ stretches }: Way, minutes: number, limit: number): number[][] 
 	return given;
 }
 
+/** How many drinks so many minutes have at least, however they are cut. */
+const fewestDrinks = (minutes: number, limit: number): number =>
+	Math.max(0, Math.ceil((minutes - limit) / (limit + DRINK)));
+
 /**
- * Slots in their order in so many minutes, with a drink between stretches that are no longer than `limit`: no
- * minute is left open where that can be, then with as few drinks as can be, then with those that hard work wants.
- * Null where not even the least of all fits.
+ * Slots in their order in so many minutes, with a drink between stretches that are no longer than `limit`. Minutes
+ * left open cost as much as drinks that nobody needs, unless drinks may fill them; then come as few drinks as can
+ * be, then those that hard work wants. Null where not even the least of all fits.
  */
 export function outlineOf(
 	slots: readonly Slot[],
-	{ minutes, limit }: { minutes: number; limit: number }
+	{ minutes, limit, drinksFill = false }: { minutes: number; limit: number; drinksFill?: boolean }
 ): Outline | null {
 	if (slots.length === 0) return { parts: [], open: minutes };
 	const fewest = leastIn(slots);
+	const needed = fewestDrinks(minutes, limit);
 	const ways = withDrinks(slots, limit).flatMap((way, drinks) => {
 		const left = minutes - DRINK * drinks;
 		if (!way || fewest > left) return [];
 		const open = left - Math.min(left, way.room);
-		return [{ way, left: left - open, open, drinks }];
+		const spent = drinksFill ? open : open + DRINK * Math.max(0, drinks - needed);
+		return [{ way, left: left - open, open, spent, drinks }];
 	});
 	const best = greatest(
 		ways,
-		(a, b) => b.open - a.open || a.way.eased - b.way.eased || b.drinks - a.drinks
+		(a, b) => b.spent - a.spent || b.drinks - a.drinks || a.way.eased - b.way.eased
 	);
 	if (!best) return null;
 	const given = filled(best.way, best.left, limit);

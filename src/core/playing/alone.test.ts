@@ -1,7 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { simulate } from '../drill';
 import { demoContext } from '../../../tests/support/demo';
-import { drillAlone, evaluate, laidCopies, pointAlong, standingsAt, wayFrom } from '.';
+import { copiesInZone } from '../sizing';
+import {
+	drillAlone,
+	evaluate,
+	gapBetween,
+	laidCopies,
+	layInto,
+	pointAlong,
+	standingsAt,
+	wayFrom
+} from '.';
 
 const { shelf } = demoContext('skerryside');
 const drill = shelf.find(({ id }) => id === 'bag-and-chase');
@@ -91,4 +101,27 @@ describe('a drill alone', () => {
 				expect(y).toBeLessThanOrEqual(width);
 			}
 	});
+});
+
+test('as many copies as a zone holds lie in it, clear of each other, and no more fit a row than it is long', () => {
+	for (const [length, width] of [
+		[22.85, 27.5],
+		[25, 50],
+		[60, 28],
+		[14, 7.5]
+	])
+		for (const flight of [0, 5]) {
+			const zone = { id: 'z', name: 'Z', x: 3, y: 2, length, width };
+			const drill = { ground: { length: 7, width: 6 }, hazards: { flight } };
+			const of = copiesInZone(drill, zone, 4);
+			const laid = Array.from({ length: of }, (_, place) => layInto(zone, drill, 4, { place, of }));
+			for (const [k, { corner, size }] of laid.entries()) {
+				expect(corner.x).toBeGreaterThanOrEqual(zone.x - 1e-6);
+				expect(corner.y).toBeGreaterThanOrEqual(zone.y - 1e-6);
+				expect(corner.x + size.length).toBeLessThanOrEqual(zone.x + length + 1e-6);
+				expect(corner.y + size.width).toBeLessThanOrEqual(zone.y + width + 1e-6);
+				for (const other of laid.slice(0, k))
+					expect(gapBetween(laid[k], other)).toBeGreaterThanOrEqual(flight - 1e-6);
+			}
+		}
 });

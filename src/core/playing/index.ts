@@ -17,6 +17,7 @@ export {
 	type Load,
 	type Way
 } from './handOut';
+export { laidOutMeanwhile } from './layOut';
 export {
 	laidCopies,
 	layInto,

@@ -2,7 +2,7 @@ import { SAME_INSTANT } from '../base';
 import { placeOf } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
-import { copiesInZone, footprint } from '../sizing';
+import { footprint, gridsIn } from '../sizing';
 import type { Rectangle } from './clear';
 import type { Evaluation } from './evaluate';
 import type { PlayedRun } from './playRun';
@@ -80,24 +80,42 @@ export function laidCopies({ runs, context }: Evaluation, second: number): LaidC
 	});
 }
 
+/** How `of` copies lie in a zone: in one row where that holds them, each turned as its part of the zone is. */
+function gridFor(
+	zone: Zone,
+	drill: Pick<Drill, 'ground' | 'hazards'>,
+	players: number,
+	of: number
+) {
+	const size = footprint(drill, players);
+	const isLonger = zone.length / of >= zone.width === size.length >= size.width;
+	const grids = gridsIn(drill, zone, players).toSorted(
+		(a, b) => Number(a.turned === isLonger) - Number(b.turned === isLonger)
+	);
+	const row = grids.find(({ columns, rows }) => rows > 0 && columns >= of);
+	if (row) return { columns: of, rows: 1, turned: row.turned };
+	const grid = grids.find(({ columns, rows }) => columns * rows >= of);
+	// Where they do not fit at all they share the length, and the checks say so.
+	return grid
+		? { ...grid, rows: Math.ceil(of / grid.columns) }
+		: { columns: of, rows: 1, turned: grids[0].turned };
+}
+
 /** Where one of `of` copies of a drill for `players` lies in a zone, and whether it lies across. */
 export function layInto(
 	zone: Zone,
-	drill: Pick<Drill, 'ground'>,
+	drill: Pick<Drill, 'ground' | 'hazards'>,
 	players: number,
 	{ place, of }: { place: number; of: number } = { place: 0, of: 1 }
 ): Rectangle & { turned: boolean } {
-	const cell = { length: zone.length / of, width: zone.width };
+	const { columns, rows, turned } = gridFor(zone, drill, players, of);
 	const along = footprint(drill, players);
-	const across = { length: along.width, width: along.length };
-	const fits = (size: typeof along) => size.length <= cell.length && size.width <= cell.width;
-	const longerWay = cell.length >= cell.width === along.length >= along.width;
-	const turned =
-		fits(along) === fits(across)
-			? !longerWay
-			: fits(across) && copiesInZone(drill, zone, players) > 0;
-	const size = turned ? across : along;
-	const middle = { x: zone.x + cell.length * (place + 0.5), y: zone.y + zone.width / 2 };
+	const size = turned ? { length: along.width, width: along.length } : along;
+	const [column, row] = [place % columns, Math.floor(place / columns)];
+	const middle = {
+		x: zone.x + (zone.length / columns) * (column + 0.5),
+		y: zone.y + (zone.width / rows) * (row + 0.5)
+	};
 	const corner = { x: middle.x - size.length / 2, y: middle.y - size.width / 2 };
 	return { corner, size, turned };
 }

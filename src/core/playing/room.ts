@@ -34,7 +34,7 @@ export function zonesOfLane(lane: Lane): string[] {
 
 /** Zones that hold a copy of `players`, the tightest fit first, none that overlaps an earlier one. */
 export function suitableZones(
-	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	drill: Pick<Drill, 'ground' | 'fixtures' | 'hazards'>,
 	zones: readonly Zone[],
 	players: number
 ): Zone[] {

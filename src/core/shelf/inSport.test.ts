@@ -51,4 +51,34 @@ describe('a drill for any sport in one', () => {
 		expect(at(20, pairs).turn.loads).toEqual([{ kind: 'throws', count: 2 }]);
 		expect(at(20, pairs, {}).turn).not.toHaveProperty('loads');
 	});
+
+	test('is a game of the sides of the sport, on a share of its ground for each, less for the young', () => {
+		const fleet: Drill = {
+			...game,
+			group: { min: 8, ideal: 12, max: 24 },
+			spots: game.spots.map((spot) => ({
+				...spot,
+				role: 'worker',
+				count: 4,
+				upTo: 10,
+				line: true
+			})),
+			ground: { length: 12, width: 9 }
+		};
+		const sides = fleet.spots.length;
+		const court: SportFacts = {
+			team: ['a', 'b', 'c', 'd', 'e'],
+			ground: { ...demoContext().ground, length: 28, width: 15 }
+		};
+		const small = at(20, fleet, court);
+		expect(small.spots.every(({ upTo }) => upTo === 5)).toBe(true);
+		// Those who play and four who wait to come on; 0.4 of the 42 square metres that each of ten has.
+		expect(small.group).toEqual({ min: 8, ideal: 12, max: Math.min(24, 5 * sides + 4) });
+		expect(small.ground.perPlayer).toBe(17);
+		expect(at(11, fleet, court).ground.perPlayer).toBe(10);
+		const wide = { ...court, ground: { ...demoContext().ground, length: 150, width: 100 } };
+		expect(at(20, fleet, wide).ground.perPlayer).toBe(100);
+		expect(at(20, { ...fleet, family: 'small-games' }, court).group.max).toBe(24);
+		expect(at(20, fleet, {}).ground).toEqual(fleet.ground);
+	});
 });

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Drill, RungChange } from '../model/drill';
 import { entryAt } from '../model/ages';
 import { isGame, isTwoSided } from '../model/family';
@@ -5,10 +6,9 @@ import type { Limits } from '../model/limits';
 import type { Sport } from '../model/sport';
 import { onRung } from '../playing';
 
-/** What a sport says of the drills for any sport: how its games meet, what swings and flies, what costs a body. */
-export type SportFacts = Pick<
-	Sport,
-	'contact' | 'hazards' | 'softBall' | 'sends' | 'loads' | 'words'
+/** What a sport says of the drills for any sport: how its games meet and on how much ground, what swings and flies, what costs a body. */
+export type SportFacts = Partial<
+	Pick<Sport, 'contact' | 'hazards' | 'softBall' | 'sends' | 'loads' | 'words' | 'team' | 'ground'>
 >;
 
 /** Contact where a sport does not say it: bodies meet in its games, and may in small ones. */
@@ -46,9 +46,47 @@ function contactIn(
 	return { contact: Math.min(level, most), isLess: level > most };
 }
 
+/** A game at practice takes this share of the ground that each player has in the full one, and no more than so many square metres. */
+const GAME_SHARE = 0.4;
+const MOST_METRES = 100;
+/** The young play on less: this share of it under an age. */
+const YOUNG = [
+	{ under: 9, share: 0.4 },
+	{ under: 12, share: 0.6 },
+	{ under: 16, share: 0.8 }
+];
+/** Who waits to come on in a game, at most; more than these play a game of their own. */
+const SUBSTITUTES = 4;
+
+/** The sides of a game as the sport has them, and the ground that they take; nothing for what is no full game. */
+function gameIn(
+	drill: Drill,
+	{ team, ground }: SportFacts,
+	age: number
+): Partial<Pick<Drill, 'spots' | 'group' | 'ground'>> {
+	if (drill.family !== 'scrimmage' || !team?.length || !ground) return {};
+	const { share } = YOUNG.find(({ under }) => age < under) ?? { share: 1 };
+	const full = (ground.length * ground.width) / (2 * team.length);
+	const spots = drill.spots.map((spot) =>
+		spot.upTo === undefined
+			? spot
+			: { ...spot, upTo: Math.max(spot.count, Math.min(spot.upTo, team.length)) }
+	);
+	const playing = sum(spots, ({ count, upTo = count }) => upTo);
+	return {
+		spots,
+		group: { ...drill.group, max: Math.min(drill.group.max, playing + SUBSTITUTES) },
+		ground: {
+			...drill.ground,
+			perPlayer: Math.round(share * Math.min(MOST_METRES, GAME_SHARE * full))
+		}
+	};
+}
+
 /**
- * A drill for any sport as a team of one runs it: the contact of its games, clear space around what swings and
- * flies in it, a soft ball for the young, and loads that it counts. Its words are already those of the sport.
+ * A drill for any sport as a team of one runs it: the sides, the ground and the contact of its games, clear space
+ * around what swings and flies in it, a soft ball for the young, and loads that it counts. Its words are already
+ * those of the sport.
  */
 export function inSport(
 	drill: Drill,
@@ -73,6 +111,7 @@ export function inSport(
 	};
 	return {
 		...drill,
+		...gameIn(drill, sport, age),
 		contact,
 		turn: turnIn(drill.turn, sport),
 		kit: kitIn(drill.kit),

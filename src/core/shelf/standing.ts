@@ -79,13 +79,14 @@ export function standingIn(here: Here): (drill: Drill) => Standing {
 	const { players, adults, zones, kit } = here;
 	/** The zones for a drill and the copies that they serve; drills of the same ground share them. */
 	const known = new Map<string, { zones: readonly Zone[]; served: number }>();
-	function groundFor({ ground, fixtures = [], group }: Drill) {
+	function groundFor({ ground, fixtures = [], hazards, group }: Drill) {
 		const about = Math.min(players, group.ideal);
-		const key = JSON.stringify([ground, fixtures, ground.perPlayer && about]);
+		const key = JSON.stringify([ground, fixtures, hazards, ground.perPlayer && about]);
 		const before = known.get(key);
 		if (before) return before;
-		const suited = suitableZones({ ground, fixtures }, zones, about);
-		const found = { zones: suited, ...roomIn(suited, { ground, fixtures }, about) };
+		const own = { ground, fixtures, ...(hazards && { hazards }) };
+		const suited = suitableZones(own, zones, about);
+		const found = { zones: suited, ...roomIn(suited, own, about) };
 		known.set(key, found);
 		return found;
 	}

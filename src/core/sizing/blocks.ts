@@ -19,17 +19,43 @@ export function footprint({ ground }: Pick<Drill, 'ground'>, players: number) {
 	return { length: length * growth, width: width * growth };
 }
 
-/** Copies of `players` that fit a zone side by side, all turned the same way: the better of both ways. */
-export function copiesInZone(
-	drill: Pick<Drill, 'ground'>,
+/** Metres that a drill says must be clear between copies of it: how far sticks and balls go. */
+const clearBetween = ({ hazards }: Pick<Drill, 'hazards'>): number =>
+	Math.max(hazards?.swing ?? 0, hazards?.flight ?? 0);
+
+/** How many fit side by side in so many metres, each in a share of them that leaves `clear` to the next. */
+const sideBySide = (space: number, each: number, clear: number): number =>
+	Math.max(fitsTimes(space, each + clear), Math.min(1, fitsTimes(space, each)));
+
+/** How copies of a drill lie in a zone: in columns along its length and rows across it. */
+export interface ZoneGrid {
+	columns: number;
+	rows: number;
+	/** Whether the copies lie across: their length along the zone's width. */
+	turned: boolean;
+}
+
+/** The most that fit in columns and rows each way: as the drill is drawn, and turned. */
+export function gridsIn(
+	drill: Pick<Drill, 'ground' | 'hazards'>,
 	zone: Pick<SizeZone, 'length' | 'width'>,
 	players: number
-): number {
+): ZoneGrid[] {
 	const { length, width } = footprint(drill, players);
-	const along = fitsTimes(zone.length, length) * fitsTimes(zone.width, width);
-	const across = fitsTimes(zone.length, width) * fitsTimes(zone.width, length);
-	return Math.max(along, across);
+	const clear = clearBetween(drill);
+	return [false, true].map((turned) => ({
+		columns: sideBySide(zone.length, turned ? width : length, clear),
+		rows: sideBySide(zone.width, turned ? length : width, clear),
+		turned
+	}));
 }
+
+/** Copies of `players` that fit a zone side by side, clear of each other, all turned the same way: the better of both ways. */
+export const copiesInZone = (
+	drill: Pick<Drill, 'ground' | 'hazards'>,
+	zone: Pick<SizeZone, 'length' | 'width'>,
+	players: number
+): number => Math.max(...gridsIn(drill, zone, players).map(({ columns, rows }) => columns * rows));
 
 /** Copies that the fixtures standing in a zone serve: Infinity for a drill that needs none. */
 export function copiesByFixtures(drill: Pick<Drill, 'fixtures'>, zone: SizeZone): number {
@@ -42,7 +68,7 @@ export function copiesByFixtures(drill: Pick<Drill, 'fixtures'>, zone: SizeZone)
 
 /** Copies of so many players that a zone has the ground and the fixtures for. */
 export const copiesServed = (
-	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	drill: Pick<Drill, 'ground' | 'fixtures' | 'hazards'>,
 	zone: SizeZone,
 	players: number
 ): number => Math.min(copiesInZone(drill, zone, players), copiesByFixtures(drill, zone));
@@ -50,7 +76,7 @@ export const copiesServed = (
 /** Copies of `players` that zones hold, and of those the ones that fixtures serve. */
 export function roomIn(
 	zones: readonly SizeZone[],
-	drill: Pick<Drill, 'ground' | 'fixtures'>,
+	drill: Pick<Drill, 'ground' | 'fixtures' | 'hazards'>,
 	players: number
 ): { room: number; served: number } {
 	let room = 0;

@@ -4,6 +4,7 @@ export {
 	copiesInZone,
 	copiesServed,
 	footprint,
+	gridsIn,
 	kitNeeded,
 	roomIn
 } from './blocks';

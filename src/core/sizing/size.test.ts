@@ -84,6 +84,16 @@ test('a copy may be turned, and grows with the room that each player needs', () 
 	expect(copiesInZone({ ground: { length: 15, width: 10, perPlayer: 60 } }, zone, 10)).toBe(1);
 });
 
+test('copies leave clear between them how far sticks and balls go; one alone needs no more than its own ground', () => {
+	const zone = { length: 40, width: 12 };
+	const drill = { ground: { length: 10, width: 10 }, hazards: { swing: 3, flight: 5 } };
+	expect(copiesInZone({ ground: drill.ground }, zone, 4)).toBe(4);
+	expect(copiesInZone(drill, zone, 4)).toBe(2);
+	expect(copiesInZone(drill, { length: 45, width: 12 }, 4)).toBe(3);
+	expect(copiesInZone(drill, { length: 10, width: 10 }, 4)).toBe(1);
+	expect(copiesInZone(drill, { length: 9.9, width: 10 }, 4)).toBe(0);
+});
+
 test('slots share what the moves leave, and stations are no more than the age allows', () => {
 	expect(slotSeconds(30, { slots: 4, moveSeconds: 30 })).toBe(427);
 	expect(slotSeconds(1, { slots: 4, moveSeconds: 60 })).toBe(0);

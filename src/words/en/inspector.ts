@@ -26,6 +26,7 @@ export default messages({
 	removeStep: 'Remove step {step}',
 	remove: 'Remove',
 	addStep: 'Add a step',
+	stepsShare: 'The steps share its {minutes} min.',
 	wholeLadder: 'Whole ladder',
 	stepsEndBy: 'Steps end by',
 	ownSteps: 'Copy {index} has steps of its own',

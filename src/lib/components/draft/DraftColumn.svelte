@@ -80,9 +80,11 @@
 	const left = $derived.by(() => {
 		if (draft.figures.stops + draft.figures.warnings === 0) return [];
 		const played = evaluate(draft.practice, plan.context);
-		return faultsIn(played)
+		const all = faultsIn(played)
 			.filter(({ severity }) => severity !== 'hint')
 			.map((fault) => describeFinding(fault, played, say));
+		// Both halves of a round say the same.
+		return [...new Set(all)];
 	});
 	const undone = $derived(
 		draft.undone.map((each) => undoneWords(each, { team, shelf: plan.context.shelf }, say))

@@ -1,6 +1,14 @@
 <script lang="ts">
 	import { Button, NumberInput, Select, SelectItem } from 'carbon-components-svelte';
-	import { climbKind, type ClimbKind, countedBy, wholeLadder, withNextStep } from '$core/building';
+	import {
+		climbKind,
+		type ClimbKind,
+		countedBy,
+		inMinutes,
+		wholeLadder,
+		withNextStep,
+		withStepMinutes
+	} from '$core/building';
 	import { resolveDrill } from '$core/drill';
 	import type { Drill } from '$core/model/drill';
 	import type { Block, ClimbStep } from '$core/model/practice';
@@ -11,7 +19,7 @@
 	let {
 		id,
 		drill,
-		climb,
+		climb: stored,
 		minutes,
 		onclimb
 	}: {
@@ -24,7 +32,9 @@
 	} = $props();
 
 	const say = useWords();
-	const kind = $derived(climbKind(climb));
+	const kind = $derived(climbKind(stored));
+	/** What the steps last in this block: their minutes are shares of its own. */
+	const climb = $derived(inMinutes(stored, minutes));
 	const value = (event: Event) => (event.target as HTMLSelectElement).value;
 	const sidesOf = (rung: string | undefined) => {
 		const resolved = resolveDrill(drill, rung);
@@ -45,7 +55,9 @@
 	function setLength(index: number, length: number | null) {
 		const most = kind === 'turns' ? 500 : 600;
 		if (length === null || !Number.isInteger(length) || length < 1 || length > most) return;
-		if (climb[index][kind] !== length) change(index, { [kind]: length });
+		if (climb[index][kind] === length) return;
+		if (kind === 'turns') change(index, { turns: length });
+		else onclimb(withStepMinutes(climb, { index, length, minutes }));
 	}
 	const count = (event: Event) =>
 		onclimb(countedBy(climb, { kind: value(event) as ClimbKind, minutes }));
@@ -92,7 +104,8 @@
 							<button
 								class="link"
 								aria-label={say(texts.removeStep, { step: index + 1 })}
-								onclick={() => onclimb(climb.toSpliced(index, 1))}>{say(texts.remove)}</button
+								onclick={() => onclimb(inMinutes(climb.toSpliced(index, 1), minutes))}
+								>{say(texts.remove)}</button
 							>
 						{/if}
 					</div>
@@ -113,9 +126,15 @@
 			</li>
 		{/each}
 	</ol>
+	{#if climb.length > 1 && kind === 'minutes'}
+		<p class="sum">{say(texts.stepsShare, { minutes })}</p>
+	{/if}
 	<div class="foot">
 		{#if climb.length < 20}
-			<Button kind="ghost" size="small" on:click={() => onclimb(withNextStep(climb, drill))}
+			<Button
+				kind="ghost"
+				size="small"
+				on:click={() => onclimb(inMinutes(withNextStep(climb, drill), minutes))}
 				>{say(texts.addStep)}</Button
 			>
 		{/if}
@@ -176,6 +195,11 @@
 	.more :global(.bx--number input) {
 		min-width: 0;
 		padding-right: 6px;
+	}
+	.sum {
+		font-size: 13px;
+		color: var(--ink-2);
+		padding-top: 4px;
 	}
 	.foot {
 		display: flex;

@@ -1,3 +1,4 @@
+import { inMinutes } from '$core/building';
 import { startingLines } from '$core/drill';
 import {
 	type Evaluation,
@@ -51,16 +52,23 @@ function whatIsRun(
 ): Pick<SheetBlock, 'rungs' | 'sides' | 'cues' | 'cautions'> {
 	if (!drill) return { rungs: '', sides: '', cues: [], cautions: [] };
 	const run = rungsRun(block, drill);
-	const stepsOf = (climb: Block['climb']) =>
-		climb
-			.map(({ rung, turns, side }) => {
+	const stepsOf = (climb: Block['climb']) => {
+		const isSeveral = climb.length > 1;
+		return inMinutes(climb, block.minutes)
+			.map(({ rung, turns, minutes = 0, side }) => {
 				const found = drill.rungs.find(({ id }) => id === rung);
 				const named = found && (isBrief ? found.name : `${found.name} (${found.change})`);
 				const what = named ?? say(texts.asItIs);
-				const lasts = turns === undefined ? what : say(texts.forTurns, { what, turnCount: turns });
+				const lasts =
+					turns !== undefined
+						? say(texts.forTurns, { what, turnCount: turns })
+						: isSeveral
+							? say(texts.forMinutes, { what, minutes })
+							: what;
 				return side === undefined ? lasts : say(texts.onSide, { what: lasts, side });
 			})
 			.reduce((first, then) => say(texts.firstThen, { first, then }));
+	};
 	const isPlain = (climb: Block['climb']) =>
 		climb.length === 1 && climb[0].rung === undefined && climb[0].side === undefined;
 	const own = block.copies.flatMap(({ climb }, index) =>

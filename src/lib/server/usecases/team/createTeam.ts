@@ -79,17 +79,23 @@ async function addTeam(
 /** The Monday of the week of a day. */
 const mondayOf = (day: string): string => addDays(day, 1 - weekdayOf(day));
 
-/** What a team of an age has to begin with: soft balls for the young where the sport has hard ones. */
-function kitFor({ kit, softBall, words }: Sport, age: number): KitItem[] {
+/** Kit of which there is so much is counted for a squad of so many: larger squads have more of it. */
+const COUNTED_FROM = 10;
+const USUAL_SQUAD = 24;
+
+/** What a team of an age and so many players has to begin with: soft balls for the young where the sport has hard ones. */
+function kitFor({ kit, softBall, words }: Sport, age: number, players: number): KitItem[] {
 	const ball = words?.ball ?? 'ball';
 	const isSoft = softBall !== undefined && age < softBall.under;
+	const times = Math.max(1, players / USUAL_SQUAD);
 	return Object.entries(kit).map(([item, count]) => ({
 		item: isSoft && item === ball ? softBall.item : item,
-		count
+		count: count < COUNTED_FROM ? count : Math.ceil(count * times)
 	}));
 }
 
-function wholeTeam(
+/** A new team of a sport as it is stored: its first players, a head coach, the kit's ground, and drills for its ages. */
+export function wholeTeam(
 	{ name, from, to, coach, timeZone }: NewTeam,
 	{ id, sport, players, today }: { id: string; sport: Sport; players: FirstPlayer[]; today: string }
 ): WholeTeam {
@@ -124,7 +130,7 @@ function wholeTeam(
 				{ id: 'head', kind: 'adult' as const, name: coach, role: 'head coach', ...nothing }
 			],
 			grounds: [sport.ground],
-			kit: kitFor(sport, from)
+			kit: kitFor(sport, from, players.length)
 		},
 		drills: drillsFor(sport, { from, to }),
 		practices: [],

@@ -1,0 +1,20 @@
+import { open, test, expect } from './fixtures';
+test('tmp', async ({ page, server }) => {
+	test.setTimeout(300000);
+	await open(page, `${server.url}/saltmarsh/practices/new`);
+	await page.getByLabel('Date').fill('2027-06-24');
+	await page.getByRole('button', { name: 'Create practice' }).click();
+	await expect(page.getByRole('heading', { name: 'Thursday 24 June' })).toBeVisible();
+	const t = Date.now();
+	await page.getByRole('button', { name: 'Draft', exact: true }).click();
+	const dialog = page.getByRole('dialog', { name: 'Draft this practice' });
+	await expect(dialog.getByRole('article').first()).toBeVisible({timeout: 60000});
+	console.log('first', Date.now() - t);
+	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', { timeout: 60000 });
+	console.log('all', Date.now() - t);
+	for (const a of await dialog.getByRole('article').all()) console.log(await a.innerText());
+	await dialog.getByLabel('Stations', { exact: true }).selectOption('with');
+	await dialog.getByRole('button', { name: 'Draft again' }).click();
+	await expect(dialog.locator('.drafts')).toHaveAttribute('aria-busy', 'false', { timeout: 60000 });
+	for (const a of await dialog.getByRole('article').all()) console.log(await a.innerText());
+});
