@@ -3,7 +3,7 @@ import { mean, quantile, sum } from 'd3-array';
 import solver from 'javascript-lp-solver';
 import { draft, type DraftInput } from '../../src/core/draft';
 import type { Practice } from '../../src/core/model/practice';
-import { evaluate, onRung } from '../../src/core/playing';
+import { contactWeight, evaluate, onRung } from '../../src/core/playing';
 import { isGame } from '../../src/core/model/family';
 import { DEFAULT_LIMITS, mostDrillMinutes, toContext, unsuited } from '../../src/core/practice';
 import { coverage } from '../../src/core/season';
@@ -15,6 +15,8 @@ import { judge, median, slowness, verdict } from './report';
 
 const NAMES = { water: 'Water', talk: 'Talk', stations: 'Stations', units: 'Units' };
 const SQUADS = 200;
+/** Minutes that a drill for every day has at least. */
+const DAILY = 5;
 const APART = new Set(['warm-up', 'cool-down', 'scrimmage']);
 
 /** Weighted minutes of what is due that the minutes of free work could give at most, beside what is fixed. */
@@ -24,16 +26,26 @@ function bound(input: DraftInput, practice: Practice): number {
 		sum(onRung(drillOf(id) ?? input.drills[0], undefined).skills, (own) =>
 			own.skill === skill || own.skill.startsWith(`${skill}/`) ? own.share : 0
 		);
+	const limits = { ...DEFAULT_LIMITS, ...input.limits };
 	const fixed = new Map<string, number>();
 	let work = 0;
+	let contact = 0;
 	for (const period of practice.periods) {
 		const [block] = period.lanes.flatMap(({ blocks }) => blocks);
 		if (!block?.drill) continue;
-		const { family = '' } = drillOf(block.drill.id) ?? {};
-		if (!APART.has(family)) work += period.minutes;
-		else
-			for (const { skill } of input.due)
-				fixed.set(skill, (fixed.get(skill) ?? 0) + share(block.drill.id, skill) * period.minutes);
+		const { id } = block.drill;
+		const { family = '', frequency } = drillOf(id) ?? {};
+		// What is for every day is there in any case.
+		const own = APART.has(family)
+			? period.minutes
+			: frequency === 'daily'
+				? Math.min(DAILY, period.minutes)
+				: 0;
+		work += period.minutes - own;
+		for (const { skill } of input.due)
+			fixed.set(skill, (fixed.get(skill) ?? 0) + share(id, skill) * own);
+		contact +=
+			contactWeight(onRung(drillOf(id) ?? input.drills[0], undefined).contact, limits) * own;
 	}
 	// What those of one role alone can do is nothing for the others; what cannot run here is nothing for anybody.
 	const here = standingIn({
@@ -46,17 +58,23 @@ function bound(input: DraftInput, practice: Practice): number {
 		(drill) =>
 			!APART.has(drill.family ?? '') &&
 			!drill.needsRole &&
-			!unsuited(drill, { team: input.team, limits: { ...DEFAULT_LIMITS, ...input.limits } }) &&
+			!unsuited(drill, { team: input.team, limits }) &&
 			here(drill).obstacle === null
 	);
-	const limits = { ...DEFAULT_LIMITS, ...input.limits };
 	const cap = mostDrillMinutes({ team: input.team, limits });
-	const constraints: Record<string, { max: number }> = { work: { max: work } };
+	const constraints: Record<string, { max: number }> = {
+		work: { max: work },
+		// The contact of a day is capped as the minutes of a drill are.
+		contact: { max: Math.max(0, limits.contactDayMinutes - contact) }
+	};
 	const variables: Record<string, Record<string, number>> = {};
 	// Each drill once, for no longer than suits the age; games may last.
 	for (const drill of free) {
 		constraints[`cap ${drill.id}`] = { max: isGame(drill) ? Math.max(20, cap) : cap };
-		variables[`drill ${drill.id}`] = { work: 1, worth: 0, [`cap ${drill.id}`]: 1 };
+		const weight = contactWeight(drill.contact, limits);
+		variables[`drill ${drill.id}`] = {
+			...{ work: 1, worth: 0, contact: weight, [`cap ${drill.id}`]: 1 }
+		};
 	}
 	for (const { skill, weight, minutes } of input.due) {
 		constraints[`most ${skill}`] = { max: minutes };

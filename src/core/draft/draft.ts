@@ -51,8 +51,9 @@ function roundMinutes(players: number, age: number): number {
 
 /** How many patterns are tried for each alternative after the first. */
 const TRIED_AGAIN = 3;
-/** What a minute at work is worth beside a minute of what is due: for the first alternative each pattern is tried with all of them. */
-const BUSY_WORTHS = [0.1, 1.5];
+/** What a minute at work is worth beside a minute of what is due; for the first alternative the best patterns are tried with both. */
+const BUSY_WORTH = { little: 0.1, much: 1.5 };
+const TRIED_BUSIER = 4;
 /** By how much a seed leans to a drill or away from it. */
 const LEAN = 0.25;
 /** Minutes of what is owed most below which a draft says why. */
@@ -127,10 +128,16 @@ class Drafting {
 			for (const [id] of drillMinutes(practice))
 				if (!this.isDaily(id)) of.set(id, (of.get(id) ?? 1) * AGAIN);
 		const open = PATTERNS.filter((pattern) => this.isMeant(pattern) && !spent.has(pattern));
+		const taste = (busyWorth: number): Taste => ({ of, busyWorth, names: this.names });
 		const isFirst = others.length === 0;
-		for (const pattern of isFirst ? open : open.slice(0, TRIED_AGAIN))
-			for (const busyWorth of isFirst ? BUSY_WORTHS : BUSY_WORTHS.slice(0, 1))
-				yield this.tried(pattern, { of, busyWorth, names: this.names });
+		const made: Tried[] = [];
+		for (const pattern of isFirst ? open : open.slice(0, TRIED_AGAIN)) {
+			made.push(this.tried(pattern, taste(BUSY_WORTH.little)));
+			yield made[made.length - 1];
+		}
+		if (!isFirst) return;
+		for (const { pattern } of made.toSorted((a, b) => b.score - a.score).slice(0, TRIED_BUSIER))
+			yield this.tried(pattern, taste(BUSY_WORTH.much));
 	}
 
 	private tried(pattern: Pattern, taste: Taste): Tried {

@@ -15,6 +15,8 @@ const DUE_MORE = 1;
 /** What is owed most should get so many minutes of each player, or all that it is owed; and what that is worth. */
 const OWED_SERVED = 6;
 const OWED_WORTH = 5;
+/** What it is worth that all are at work the whole time. */
+const BUSY_WORTH = 4.5;
 /** Something that was asked for and is not done. */
 const UNDONE_COST = 1.5;
 /** A practice has about a drill for so many minutes. */
@@ -73,7 +75,7 @@ export function judged(
 		5 * open +
 		DUE_WORTH * Math.min(given, DUE_ENOUGH) +
 		DUE_MORE * Math.max(0, given - DUE_ENOUGH) +
-		2.2 * shares.busy;
+		BUSY_WORTH * shares.busy;
 	return { ...made, practice, evaluation, stops, warnings, covers, dueMinutes, score };
 }
 
