@@ -1,6 +1,6 @@
 export { besideLane, type AreaBeside } from './besideLane';
 export { comingTo, habitsOf, sinceAway, withComing, type Coming, type Habit } from './attendance';
-export { ledgerRows, type LedgerRow } from './ledger';
+export { heldRows, ledgerRows, type LedgerRow } from './ledger';
 export { meetingsIn, pairsIn, type Meetings, type Pair } from './meetings';
 export { nextFreeDay, usualOn, type PracticeFacts } from './usual';
 export { weekOf } from './week';

@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest';
 import { simulate } from '../drill';
 import type { Drill } from '../model/drill';
+import type { Practice } from '../model/practice';
+import { areaOf } from '../model/skill';
 import { drillAlone, evaluate } from '../playing';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
-import { ledgerRows } from '.';
+import { heldRows, ledgerRows } from '.';
 
 test('a player has one row a block, step and skill, added up over the slots', () => {
 	const evaluation = evaluate(demoPractice(), demoContext());
@@ -85,4 +87,29 @@ test('a skill is credited to those on the spots that learn it', () => {
 	expect(rows.reduce((sum, { turns }) => sum + turns, 0)).toBeLessThan(
 		run.value.turns * drill.spots.length
 	);
+});
+
+test('who came to a practice that was held had the time of it, whoever was missing', () => {
+	const secondsOf = (practice: Practice) => {
+		const seconds = new Map<string, number>();
+		for (const row of heldRows(evaluate(practice, demoContext()))) {
+			const key = `${row.player} ${areaOf(row.skill)}`;
+			seconds.set(key, (seconds.get(key) ?? 0) + row.seconds);
+		}
+		return seconds;
+	};
+	let spoilt = 0;
+	for (const practice of demoPractices('saltmarsh').slice(4, 10)) {
+		const all = secondsOf(practice);
+		for (const away of [['p02', 'p04'], ['p02', 'p21'], ['p10']]) {
+			const expected = practice.expected.filter((id) => !away.includes(id));
+			const came = { ...practice, expected };
+			spoilt += evaluate(came, demoContext()).runs.filter(({ fault }) => fault).length;
+			const had = secondsOf(came);
+			for (const [key, seconds] of all)
+				if (!away.includes(key.split(' ')[0]))
+					expect(had.get(key) ?? 0, `${practice.date} ${key}`).toBeCloseTo(seconds, 6);
+		}
+	}
+	expect(spoilt).toBeGreaterThan(0);
 });

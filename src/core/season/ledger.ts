@@ -1,7 +1,7 @@
 import { isWork, type ReadyStep, type SideTally } from '../drill';
 import type { Drill } from '../model/drill';
 import { isOpposed } from '../model/family';
-import type { Evaluation, PlayedRun } from '../playing';
+import { onRung, type Evaluation, type PlayedRun } from '../playing';
 import { climbOf } from '../practice';
 
 /** What one player gets of one skill from one step of a block: the rows from which a season is added up. */
@@ -77,42 +77,108 @@ function learnt(
 	return sum;
 }
 
-/** The rows of a played practice: one a player, block, step (rung and side) and skill, added up over slots. */
-export function ledgerRows({ practice, context, runs }: Evaluation): LedgerRow[] {
-	const rows = new Map<string, LedgerRow>();
-	for (const played of runs) {
-		const { run, fault } = played;
-		if (!run.drill || fault) continue;
-		for (const part of partsOf(played)) {
-			const { step, rung, side, seconds } = part;
-			const opposed = isOpposed(step.drill);
-			for (const [index, player] of run.players.entries())
-				for (const skill of step.drill.skills) {
-					const key = [run.block.id, rung, side, player, skill.skill, skill.focus].join('\n');
-					const row = rows.get(key) ?? {
-						period: run.period.id,
-						block: run.block.id,
-						drill: run.drill.id,
-						revision: run.drill.revision ?? 1,
-						rung,
-						side,
-						player,
-						unit: context.playerById.get(player)?.unit ?? null,
-						date: practice.date,
-						skill: skill.skill,
-						focus: skill.focus,
-						seconds: 0,
-						activeSeconds: 0,
-						turns: 0,
-						opposed
-					};
-					const had = learnt(part, skill, index);
-					row.seconds += skill.share * seconds;
-					row.activeSeconds += skill.share * had.seconds;
-					row.turns += had.turns;
-					rows.set(key, row);
-				}
+/** Rows as they add up, by what they are of. */
+class Rows {
+	private readonly all = new Map<string, LedgerRow>();
+
+	constructor(private readonly evaluation: Pick<Evaluation, 'practice' | 'context'>) {}
+
+	/** The row of a player for a skill of a step; nothing of it yet where it is new. */
+	of(
+		{ run }: PlayedRun,
+		{
+			drill,
+			rung,
+			side,
+			player,
+			skill
+		}: {
+			/** As it runs on the step. */
+			drill: Drill;
+			rung: string | null;
+			side: string | null;
+			player: string;
+			skill: Drill['skills'][number];
 		}
+	): LedgerRow {
+		const { practice, context } = this.evaluation;
+		const key = [run.block.id, rung, side, player, skill.skill, skill.focus].join('\n');
+		const row = this.all.get(key) ?? {
+			period: run.period.id,
+			block: run.block.id,
+			drill: drill.id,
+			revision: run.drill?.revision ?? 1,
+			rung,
+			side,
+			player,
+			unit: context.playerById.get(player)?.unit ?? null,
+			date: practice.date,
+			skill: skill.skill,
+			focus: skill.focus,
+			seconds: 0,
+			activeSeconds: 0,
+			turns: 0,
+			opposed: isOpposed(drill)
+		};
+		this.all.set(key, row);
+		return row;
 	}
-	return [...rows.values()];
+
+	list(): LedgerRow[] {
+		return [...this.all.values()];
+	}
+}
+
+/** What a run gave those in it, step by step. */
+function addPlayed(rows: Rows, played: PlayedRun): void {
+	const { players } = played.run;
+	for (const part of partsOf(played)) {
+		const { step, rung, side, seconds } = part;
+		const { drill } = step;
+		for (const [index, player] of players.entries())
+			for (const skill of drill.skills) {
+				const row = rows.of(played, { drill, rung, side, player, skill });
+				const had = learnt(part, skill, index);
+				row.seconds += skill.share * seconds;
+				row.activeSeconds += skill.share * had.seconds;
+				row.turns += had.turns;
+			}
+	}
+}
+
+/** The time that was spent on a run which cannot run as it was planned: its turns are not known. */
+function addSpent(rows: Rows, played: PlayedRun): void {
+	const { block, copy, drill: planned, players, fromSecond, toSecond } = played.run;
+	if (!planned) return;
+	const climb = climbOf(block, copy);
+	const weights = climb.map(({ minutes = 1 }) => minutes);
+	const all = weights.reduce((sum, weight) => sum + weight, 0);
+	for (const [index, { rung, side = null }] of climb.entries()) {
+		const drill = onRung(planned, rung);
+		const seconds = ((toSecond - fromSecond) * weights[index]) / all;
+		for (const player of players)
+			for (const skill of drill.skills)
+				rows.of(played, { drill, rung: rung ?? null, side, player, skill }).seconds +=
+					skill.share * seconds;
+	}
+}
+
+/** The rows of a played practice: one a player, block, step (rung and side) and skill, added up over slots. */
+export function ledgerRows(evaluation: Evaluation): LedgerRow[] {
+	const rows = new Rows(evaluation);
+	for (const played of evaluation.runs)
+		if (played.run.drill && !played.fault) addPlayed(rows, played);
+	return rows.list();
+}
+
+/**
+ * The rows of a practice that was held, as `ledgerRows` gives them: where too few came for a copy the coach made do,
+ * so that those who came spent its time on it all the same, in turns that nobody knows.
+ */
+export function heldRows(evaluation: Evaluation): LedgerRow[] {
+	const rows = new Rows(evaluation);
+	for (const played of evaluation.runs)
+		if (played.fault) addSpent(rows, played);
+		else if (played.run.drill) addPlayed(rows, played);
+	return rows.list();
 }

@@ -74,7 +74,7 @@
 			>{minutes}</b
 		>
 	{:else if cell.owed > 0 && isPast}
-		<b class="debt">−{Math.round(cell.owed)}</b>
+		<b class="none">0</b>
 	{/if}
 </button>
 
@@ -136,7 +136,7 @@
 	.owed ~ b:not(.on) {
 		background: var(--chalk);
 	}
-	b.debt {
+	b.none {
 		bottom: 7px;
 		color: var(--wait-ink);
 		background: var(--chalk);

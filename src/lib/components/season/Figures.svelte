@@ -2,6 +2,7 @@
 	import type { SeasonFigures } from '$core/season';
 	import { useWords } from '$lib/components/page/words.svelte';
 	import texts from '$texts/season';
+	import { dayWords } from '../page/dates';
 	import { percent } from '../tape/words';
 	import { wholeName, type Called } from './names';
 	import { lineKey, type Opened } from './view';
@@ -9,11 +10,14 @@
 	/** What the season comes to, in five numbers; each opens what it is made of. */
 	let {
 		figures,
+		dueDay,
 		lackers,
 		called,
 		onopen
 	}: {
 		figures: SeasonFigures;
+		/** The day that all that is owed is told of. */
+		dueDay: string;
 		/** Players who lack what the others had; null while it is added up. */
 		lackers: number | null;
 		called: Called;
@@ -34,7 +38,7 @@
 	</div>
 	{#if figures.met !== null}
 		<div>
-			<dt>{say(texts.ofWhatIsDue)}</dt>
+			<dt>{say(texts.ofWhatIsDue, { day: dayWords(dueDay) })}</dt>
 			<dd><button type="button" onclick={() => onopen({})}>{percent(figures.met)}</button></dd>
 		</div>
 		<div>

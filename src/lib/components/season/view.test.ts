@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import type { Season } from '$core/model/season';
+import { speaker } from '$words';
 import { calendarWeeks } from './calendarItems';
+import { dueWords } from './dueWords';
 import {
 	nextOf,
 	ordered,
@@ -67,6 +69,21 @@ const lineOf = (view: ReturnType<typeof seasonView>, skill: string, unit?: strin
 	view.lines.find((line) => line.skill === skill && line.unit === unit);
 
 describe('the season as it is shown', () => {
+	test('tells all that is owed of one day, that of the next practice', () => {
+		const { figures, due, dueDay } = seasonView(sent);
+		expect(dueDay).toBe('2027-03-12');
+		const owed = new Map(due.now.map((each) => [each.skill, each.owedMinutes]));
+		// The phase lasts 11 days, 9 of which have begun; the two players had 20 min each of passing.
+		expect(owed.get('passing')).toBeCloseTo((50 * 9) / 11 - 20, 6);
+		expect(owed.get('moving')).toBeCloseTo((30 * 9) / 11, 6);
+		expect(figures.most).toMatchObject({ skill: 'moving', owedMinutes: owed.get('moving') });
+		expect(figures.met).toBeCloseTo(20 / ((50 * 9) / 11 + (30 * 9) / 11), 6);
+		// Never a main skill since 1 March; passing was one on 2 March.
+		expect(figures.gap).toEqual({ skill: 'moving', unit: 'backs', days: 11 });
+		const passing = due.now.find(({ skill }) => skill === 'passing');
+		expect(passing && dueWords(passing, speaker(undefined), dueDay)).toContain('10 days ago');
+	});
+
 	test('is drawn from what was sent: of all, and of a unit at once', () => {
 		const view = seasonView(sent);
 		expect(lineOf(view, 'passing')?.cells.map(({ done }) => done)).toEqual([20, 0, 0]);

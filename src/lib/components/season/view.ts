@@ -69,7 +69,7 @@ export interface SeasonView {
 	lines: ClothLine[];
 	weeks: WeekLoad[];
 	due: { now: DueSkill[]; later: DueSkill[] };
-	/** The day that what is due is due on: that of the next practice. */
+	/** The day that all that is owed is told of: that of the next practice. */
 	dueDay: string;
 	figures: SeasonFigures;
 	sums: FocusedSum[];
@@ -79,7 +79,13 @@ export interface SeasonView {
 export const nextOf = (practices: readonly ShownPractice[], today: string) =>
 	practices.find(({ date, state }) => date >= today && state === 'planned');
 
-const minutesIn = ({ cells }: ClothLine) => sum(cells, ({ done, planned }) => done + planned);
+/** Minutes that a line had, and is to have, over the whole season. */
+export const totalOf = ({ cells }: ClothLine): { done: number; planned: number } => ({
+	done: sum(cells, ({ done }) => done),
+	planned: sum(cells, ({ planned }) => planned)
+});
+
+const minutesIn = (line: ClothLine) => totalOf(line).done + totalOf(line).planned;
 
 /** The line's debt in a week; that of its last week for a season that is over. */
 const owedIn = ({ cells }: ClothLine, week: number) =>
@@ -129,7 +135,7 @@ export function seasonView(sent: SentSeason, unit?: string): SeasonView {
 		weeks: loadByWeek({ season, practices, costs, players: byUnit, ...only }),
 		due,
 		dueDay,
-		figures: figuresOf(today, { season, practices, skills: [...due.now, ...due.later] }),
+		figures: figuresOf(dueDay, { season, practices, skills: [...due.now, ...due.later] }),
 		sums
 	};
 }

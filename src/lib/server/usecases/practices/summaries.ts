@@ -11,7 +11,7 @@ import {
 	type PracticeSummary
 } from '$core/playing';
 import { withDrills } from '$core/practice';
-import { ledgerRows, withComing } from '$core/season';
+import { heldRows, ledgerRows, withComing } from '$core/season';
 import type { Db, Queryable } from '../../database';
 import { listAttendance } from '../../repositories/attendance';
 import { listAdultIds } from '../../repositories/people';
@@ -63,8 +63,8 @@ async function play(db: Queryable, practice: Practice, last?: Played): Promise<P
 
 /** Writes what a practice that was held gave those who came, and what it cost them. */
 export async function storeDone(tx: Queryable, practice: Practice): Promise<void> {
-	const { evaluation, rows } = await play(tx, await cameTo(tx, practice));
-	await replaceLedger(tx, practice, { state: 'done', rows });
+	const { evaluation } = await play(tx, await cameTo(tx, practice));
+	await replaceLedger(tx, practice, { state: 'done', rows: heldRows(evaluation) });
 	await setCost(tx, practice, costOf(evaluation));
 }
 
