@@ -262,6 +262,12 @@ export const faulty: Record<FindingCode, () => Practice> = {
 		})),
 	'skill-twice': () => sound(),
 	'daily-missing': () => sound(),
+	// Ten squares in a zone that holds fewer.
+	'zone-small': () =>
+		withBlock('sq', (block) => ({
+			...block,
+			copies: block.copies.map((copy) => ({ ...copy, zoneId: block.copies[0].zoneId }))
+		})),
 	'setup-clash': () => after(sound(), { type: 'remove-period', period: 'water-1' })
 };
 /** Codes that the sound demo has too, with the practice that has them not. */

@@ -222,6 +222,11 @@ export const VALUES = {
 	'like-partners': shapeOf({
 		apart: Type.Number({ description: 'Ratings between two of a group' })
 	}),
+	'zone-small': shapeOf({
+		zone: says(Id, 'Id of the zone'),
+		copies: says(Type.Integer(), 'Copies that are laid into it'),
+		holds: says(Type.Integer(), 'Copies that it holds')
+	}),
 	'clear-space': near,
 	'look-up-close': near,
 	'rung-skipped': shapeOf({

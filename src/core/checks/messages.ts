@@ -218,6 +218,8 @@ const SENTENCES: Sentences = {
 		say(texts.floorShort, { skill: names.skill(skill), minutes, got: Math.round(got) }),
 	'daily-missing': ({ drill }, { say, names }) =>
 		say(texts.dailyMissing, { name: names.drill(drill) }),
+	'zone-small': ({ zone, copies, holds }, { say, name, names }) =>
+		say(texts.zoneSmall, { name, zoneName: names.zone(zone), copies, holds }),
 	'setup-clash': ({ seconds, first, free }, { say, name, names, blocks }) => {
 		const more = blocks.many - 1;
 		return say(more > 0 ? texts.setupClashMore : texts.setupClash, {

@@ -42,6 +42,7 @@ import { underTime } from './underTime';
 import { waiting } from './waiting';
 import { waterGap } from './waterGap';
 import { zoneGone } from './zoneGone';
+import { zoneSmall } from './zoneSmall';
 import { zoneTwice } from './zoneTwice';
 
 /** Every rule; the order is that of findings of the same severity and time. */
@@ -49,6 +50,7 @@ const RULES: readonly Rule[] = [
 	playerTwice,
 	zoneTwice,
 	zoneGone,
+	zoneSmall,
 	adultTwice,
 	kitShort,
 	fixtureShort,

@@ -100,6 +100,8 @@ export default messages({
 	floorShort:
 		'{skill}: {got} of the {minutes, plural, one {# minute} other {# minutes}} that every {practice} of the season is to hold.',
 	dailyMissing: '{name} is meant for every {practice} and is missing here.',
+	zoneSmall:
+		'{Zone} {zoneName} is too small for {name}: {copies, plural, one {one copy is} other {# copies are}} in it, {holds, plural, =0 {none fits} one {one fits} other {# fit}}.',
 	setupClash: '{name} takes {seconds} s to lay out; {first} leaves its {ground} {free} s before.',
 	setupClashMore:
 		'{name} and {more} more beside it take {seconds} s to lay out; {first} leaves their {ground} {free} s before.',

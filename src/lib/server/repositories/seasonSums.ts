@@ -125,6 +125,20 @@ export const listRuns = (
 		[teamId, first, last]
 	);
 
+/** Which drills practices between two days ran, or are planned to run where they were not held: each drill of a practice once. */
+export const listDrillDays = (
+	db: Queryable,
+	teamId: string,
+	{ first, last }: SeasonDays
+): Promise<{ drill: string; date: string; start: string }[]> =>
+	readJson(
+		db,
+		`select distinct g.drill_id as drill, p.date::text as date, p.start
+		 from ledger g join practice p on p.team_id = g.team_id and p.id = g.practice_id
+		 where g.team_id = $1 and p.date between $2::date and $3::date and ${COUNTS}`,
+		[teamId, first, last]
+	);
+
 /** Turns by drill and side in the practices that were held between two days. */
 export const sumSides = (
 	db: Queryable,

@@ -1,17 +1,10 @@
 import { addDays } from '$core/conditions';
 import { seasonOn } from '$core/practice';
-import {
-	dueOn,
-	lastDayOf,
-	unpackSums,
-	type DueSkill,
-	type Meetings,
-	type RungRun
-} from '$core/season';
+import { dueOn, lastDayOf, unpackSums, type DueSkill, type Meetings } from '$core/season';
 import type { Queryable } from '../../database';
 import { findPractice } from '../../repositories/practices';
 import { listSeasonPractices } from '../../repositories/season';
-import { sumSkills } from '../../repositories/seasonSums';
+import { listDrillDays, sumSkills } from '../../repositories/seasonSums';
 import { listPushes, listTallies } from '../../repositories/ladders';
 import { loadSurroundings } from '../../repositories/teamHistory';
 import { listSeasons } from '../../repositories/teams';
@@ -21,23 +14,12 @@ import { ladderDaysOf, loadLadders, nextRungs } from './loadSeason';
 /** Days that are looked back for drills that want variety. */
 const LOOKED_BACK = 28;
 
-/** The drills of some runs on the days before one, each day once. */
-function recentOf(runs: readonly RungRun[], date: string): DueFor['recent'] {
-	const from = addDays(date, -LOOKED_BACK);
-	const days = new Map(
-		runs
-			.filter((run) => run.date >= from && run.date < date)
-			.map((run) => [`${run.date} ${run.drill}`, { drill: run.drill, date: run.date }])
-	);
-	return [...days.values()];
-}
-
 /** What is due in a practice, and on which rung each drill goes on. */
 export interface DueFor {
 	due: DueSkill[];
 	/** Rung by drill, for those that were run this season; null for the drill itself. */
 	rungs: Record<string, string | null>;
-	/** What the practices of the last weeks ran. */
+	/** What the practices of the weeks before it ran, or are to run. */
 	recent: { drill: string; date: string }[];
 	/** How often players were in a group together before. */
 	met: Meetings;
@@ -80,12 +62,18 @@ export async function loadDueFor(
 		drills: new Map(ladders.drills.map((drill) => [drill.id, drill])),
 		pushes: await listPushes(db, teamId, season.id)
 	});
+	const lately = await listDrillDays(db, teamId, {
+		first: addDays(date, -LOOKED_BACK),
+		last: date
+	});
 	return {
 		due: now.filter(({ score, push }) => score > 0 || push !== undefined),
 		rungs: Object.fromEntries(
 			nextRungs(ladders, ladders.drills).map(({ drill, rung }) => [drill, rung])
 		),
-		recent: recentOf(ladders.runs, date),
+		recent: lately
+			.filter((each) => `${each.date} ${each.start}` < `${date} ${start}`)
+			.map(({ drill, date }) => ({ drill, date })),
 		met: (await loadMeetings(db, teamId, practiceId)) ?? []
 	};
 }

@@ -6,6 +6,7 @@ import {
 	teamId,
 	today
 } from '../../../../../tests/support/saltmarshSeason';
+import { demoPractices } from '../../../../../tests/support/demo';
 import { placeOf } from '../../../../../tests/support/place';
 import { lastDayOf } from '$core/season';
 import { readOfPlayer } from '../../repositories/seasonSums';
@@ -118,6 +119,22 @@ describe('what is counted and decided', () => {
 		const passing = planned.find(({ skill, unit }) => skill === 'passing' && !unit);
 		expect(passing?.gotMinutes).toBeGreaterThan(180);
 		expect(await loadDueFor(season.db, teamId, 'none')).toBeUndefined();
+	});
+
+	test('what was run lately is what was held, and what is planned before', async () => {
+		const recent = (await loadDueFor(season.db, teamId, '2027-04-22'))?.recent ?? [];
+		const days = [...new Set(recent.map(({ date }) => date))].sort();
+		const own = demoPractices('saltmarsh').filter(
+			({ date }) => date >= '2027-03-25' && date < '2027-04-22'
+		);
+		expect(days).toEqual(own.map(({ date }) => date));
+		for (const { date, periods } of own) {
+			const drills = periods.flatMap(({ lanes }) =>
+				lanes.flatMap(({ blocks }) => blocks.flatMap(({ drill }) => drill?.id ?? []))
+			);
+			const found = recent.flatMap((each) => (each.date === date ? [each.drill] : []));
+			expect(found.sort()).toEqual([...new Set(drills)].sort());
+		}
 	});
 
 	test('of one player is theirs alone', async () => {
