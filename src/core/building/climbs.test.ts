@@ -8,6 +8,7 @@ import {
 	climbKind,
 	climbOfCopy,
 	countedBy,
+	drillInPlace,
 	inMinutes,
 	stepMinutes,
 	wholeLadder,
@@ -94,4 +95,26 @@ test('another drill keeps players, groups, adults and zones, and takes steps of 
 		climb: [{ minutes: block.minutes }],
 		copies: block.copies
 	});
+});
+
+test('a period that was called after its drill is called after the one in its place, and one with a name of its own is not', () => {
+	const practice = demoPractice();
+	const found = findBlock(practice, 'sq');
+	const drillOf = (id: string) => context.shelf.find((each) => each.id === id);
+	const [before, drill] = [drillOf('two-touch-squares'), drillOf('rebound-rally')];
+	if (!found || !before || !drill) throw new Error('the demo has all of them');
+	const nameAfter = (name: string) => {
+		const period = { ...found.period, name };
+		const named = {
+			...practice,
+			periods: practice.periods.map((each) => (each === found.period ? period : each))
+		};
+		const edit = drillInPlace({ period, block: found.block }, { before, drill });
+		const applied = applyEdit(named, edit);
+		if (!applied.ok) throw new Error(applied.failure);
+		expect(findBlock(applied.value.practice, 'sq')?.block.drill?.id).toBe('rebound-rally');
+		return applied.value.practice.periods.find(({ id }) => id === period.id)?.name;
+	};
+	expect(nameAfter(before.name)).toBe(drill.name);
+	expect(nameAfter('Before the rain')).toBe('Before the rain');
 });

@@ -2,7 +2,7 @@ import { dealByWeight } from '../base';
 import { ladderOf } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Block, ClimbStep } from '../model/practice';
-import type { EditOf } from '../practice';
+import type { Edit, EditOf, Found } from '../practice';
 
 /** What ends a step of a climb. */
 export type ClimbKind = 'minutes' | 'turns';
@@ -114,5 +114,21 @@ export function withDrill(block: Block, drill: Drill): EditOf<'set-block'> {
 			...(block.copies.some(({ climb }) => climb !== undefined) && { copies }),
 			...(block.side !== undefined && { side: null })
 		}
+	};
+}
+
+/** Another drill in the place of one on the tape, as `withDrill` puts it; a period that was called after the old drill is called after the new one. */
+export function drillInPlace(
+	{ period, block }: Pick<Found, 'period' | 'block'>,
+	{ before, drill }: { before: Pick<Drill, 'name'>; drill: Drill }
+): Edit {
+	const edit = withDrill(block, drill);
+	const isOnly = period.lanes.every(({ blocks }) =>
+		blocks.every((each) => each === block || each.drill?.id === block.drill?.id)
+	);
+	if (!isOnly || period.name !== before.name) return edit;
+	return {
+		type: 'all',
+		edits: [edit, { type: 'set-period', period: period.id, set: { name: drill.name } }]
 	};
 }

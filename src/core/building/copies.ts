@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { adultPlaces } from '../drill';
 import { freeBibs } from './bibs';
 import { group } from '../grouping';
@@ -37,14 +38,15 @@ function placeCopies(drill: Drill, zones: readonly Zone[], sizes: readonly numbe
  */
 function zonesFor(
 	drill: Drill,
-	{ zones, adults }: Room,
+	{ zones: tight, roomier, adults }: Room,
 	sizes: readonly number[],
 	{ team, limits }: Context
 ): readonly Zone[] {
-	if (team.ages.from >= limits.aloneFromAge) return zones;
 	const holds = (zone: Zone) => copiesServed(drill, zone, sizes[0]);
+	const zones = roomier && sum(tight, holds) < sizes.length ? roomier : tight;
+	if (team.ages.from >= limits.aloneFromAge) return zones;
 	const few = zones.toSorted((a, b) => holds(b) - holds(a)).slice(0, adults.length);
-	const places = few.reduce((sum, zone) => sum + holds(zone), 0);
+	const places = sum(few, holds);
 	return places >= sizes.length ? few : zones;
 }
 

@@ -2,6 +2,7 @@ export {
 	climbKind,
 	climbOfCopy,
 	countedBy,
+	drillInPlace,
 	inMinutes,
 	stepMinutes,
 	wholeLadder,

@@ -1,3 +1,4 @@
+import { greatest, sum } from 'd3-array';
 import { ok, type Outcome } from '../base';
 import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
@@ -5,6 +6,7 @@ import type { Lane, Period } from '../model/practice';
 import { size, type SizeOption, type SizeOutput } from '../sizing';
 import { isStation, limitsOf, playersOfLane, type Room, roomFor } from '../playing';
 import { drillOf, type Found, type Plan } from '../practice';
+import { stepMinutes } from './climbs';
 
 /** The sizes of a drill in a period, and the room that they were found in. */
 export interface Sizing {
@@ -70,7 +72,11 @@ export function sizeHere(
 	if (!resolved.ok) return resolved;
 	const about = groupAbout(resolved.value, players);
 	const free = roomFor(resolved.value, { practice, period, beside, context, players: about });
-	const room = { ...free, zones: free.zones.slice(0, mostZones) };
+	const { roomier, ...tight } = free;
+	const isCut = mostZones < Infinity;
+	const room: Room = isCut
+		? { ...tight, zones: free.zones.slice(0, mostZones) }
+		: { ...tight, ...(roomier && { roomier }) };
 	const running = runningShare(drill, { minutes, stopShare });
 	const output = size({
 		...{ drill, rung, players, limits: limitsOf(room) },
@@ -108,14 +114,53 @@ export function sizeLane(
 	const drill = drillOf(plan.context, block.drill);
 	if (!drill || isStation(period, lane) || lane.blocks.length > 1) return null;
 	const players = playersOfLane(period, lane).filter((id) => plan.practice.expected.includes(id));
-	const sized = sizeHere(plan, {
-		period,
-		drill,
-		rung: block.climb[0].rung,
-		players: players.length,
-		minutes: block.minutes,
-		stopShare: block.stopShare,
-		beside: period.lanes.filter((other) => other !== lane)
+	const beside = period.lanes.filter((other) => other !== lane);
+	const ofStep = (rung: string | undefined, minutes: number) =>
+		sizeHere(plan, {
+			...{ period, drill, players: players.length, minutes, beside },
+			...(rung !== undefined && { rung }),
+			stopShare: block.stopShare
+		});
+	const lengths = stepMinutes(block.climb, block.minutes);
+	const steps = lengths.map((minutes, k) => ofStep(block.climb[k].rung, minutes));
+	// Of a climb by turns nobody knows how long a step lasts before it is played.
+	if (steps.length === 0) steps.push(ofStep(block.climb[0].rung, block.minutes));
+	const made = steps.flatMap((step) => (step.ok ? step.value : []));
+	if (made.length < steps.length) return null;
+	const [{ room }] = made;
+	const output = overSteps(
+		made.map(({ output: each }) => each),
+		lengths
+	);
+	return { drill, sizing: { room, output }, players };
+}
+
+/** What sizes give over the steps of a climb: turns add up, time is shared as the steps share it, what blocks one blocks all. */
+function overSteps(steps: readonly SizeOutput[], minutes: readonly number[]): SizeOutput {
+	const [first, ...others] = steps;
+	if (others.length === 0) return first;
+	const all = sum(minutes);
+	const options = first.options.flatMap((option): SizeOption[] => {
+		const same = steps.flatMap(({ options: own }) =>
+			own.filter((each) => each.copies === option.copies && each.adultsAt === option.adultsAt)
+		);
+		if (same.length < steps.length) return [];
+		const turns = (of: 'min' | 'mean' | 'max') => sum(same, ({ reps }) => reps[of]);
+		const share = (of: 'active' | 'help' | 'wait') =>
+			sum(same, (each, k) => each.share[of] * minutes[k]) / all;
+		return [
+			{
+				...option,
+				reps: { min: turns('min'), mean: turns('mean'), max: turns('max') },
+				share: { active: share('active'), help: share('help'), wait: share('wait') },
+				blockedBy: [...new Set(same.flatMap(({ blockedBy }) => blockedBy))]
+			}
+		];
 	});
-	return sized.ok ? { drill, sizing: sized.value, players } : null;
+	const free = options.filter(({ blockedBy }) => blockedBy.length === 0);
+	const best = greatest(
+		free,
+		(a, b) => a.reps.min - b.reps.min || b.share.wait - a.share.wait || b.copies - a.copies
+	);
+	return { options, best: best ? options.indexOf(best) : null };
 }

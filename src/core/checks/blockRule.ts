@@ -6,7 +6,7 @@ import type { Edit } from '../practice';
 import type { SizeOption } from '../sizing';
 import { onceFor } from './onceFor';
 import type { FindingCode, Rule, Severity, Trouble, Values } from './finding';
-import { anotherInside, isDoneTogether, withDrill } from '../building';
+import { anotherInside, drillInPlace, isDoneTogether } from '../building';
 import { recopy, withoutBlock } from './fixes';
 
 /** All runs of one block that has a drill, in order of time. */
@@ -114,7 +114,7 @@ function* otherwise({ accepts, severity }: BlockRule, played: PlayedBlock): Gene
 	if (copies) yield copies;
 	const drills = drillsLike(played);
 	for (const drill of inSameCopies(played, drills).slice(0, DRILLS_TRIED))
-		yield withDrill(block, drill);
+		yield drillInPlace({ period, block }, { before: played.drill, drill });
 	if (severity === 'stop' && isDoneTogether(played.drill)) yield* inOtherCopies(played, drills);
 	if (severity === 'stop') yield withoutBlock(period, block);
 }

@@ -45,6 +45,7 @@ export {
 	maySupervise,
 	overlap,
 	roomFor,
+	roomierZones,
 	suitableZones,
 	whoLeadsFirst,
 	zonesOfLane,

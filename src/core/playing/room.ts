@@ -1,8 +1,15 @@
+import { sum } from 'd3-array';
 import type { Drill } from '../model/drill';
 import { mainAreas } from '../model/skill';
 import type { Lane, Period, Practice } from '../model/practice';
 import type { Zone } from '../model/team';
-import { copiesByFixtures, copiesInZone, kitNeeded, type SizeLimits } from '../sizing';
+import {
+	copiesByFixtures,
+	copiesInZone,
+	copiesServed,
+	kitNeeded,
+	type SizeLimits
+} from '../sizing';
 import { type Context, drillOf } from '../practice';
 import { playersOfCopy } from './schedule';
 
@@ -10,6 +17,8 @@ import { playersOfCopy } from './schedule';
 export interface Room {
 	/** Zones that overlap no zone in use and not one another, best suited first. */
 	zones: Zone[];
+	/** Zones on the same ground that hold more copies together, where there are such; none overlaps another. */
+	roomier?: Zone[];
 	/** Adults who are there and free, those who can lead the drill's main skill first. */
 	adults: string[];
 	kit: Record<string, number>;
@@ -49,6 +58,19 @@ export function suitableZones(
 	for (const zone of candidates.toSorted((a, b) => area(a) - area(b)))
 		if (!chosen.some((other) => overlap(zone, other))) chosen.push(zone);
 	return chosen;
+}
+
+/** Zones that hold the most copies of `players` together, none that overlaps an earlier one; null where `tight` ones hold as many. */
+export function roomierZones(
+	drill: Pick<Drill, 'ground' | 'fixtures' | 'hazards'>,
+	{ zones, tight, players }: { zones: readonly Zone[]; tight: readonly Zone[]; players: number }
+): Zone[] | null {
+	const held = new Map(zones.map((zone) => [zone, copiesServed(drill, zone, players)]));
+	const holds = (zone: Zone) => held.get(zone) ?? 0;
+	const chosen: Zone[] = [];
+	for (const zone of zones.toSorted((a, b) => holds(b) - holds(a)))
+		if (holds(zone) > 0 && !chosen.some((other) => overlap(zone, other))) chosen.push(zone);
+	return sum(chosen, holds) > sum(tight, holds) ? chosen : null;
 }
 
 /** Adults that lanes ask for. */
@@ -134,8 +156,11 @@ export function roomFor(
 ): Room {
 	const free = zonesLeft(beside, context);
 	const busy = adultsIn(beside);
+	const tight = suitableZones(drill, free, players);
+	const roomier = roomierZones(drill, { zones: free, tight, players });
 	return {
-		zones: suitableZones(drill, free, players),
+		zones: tight,
+		...(roomier && { roomier }),
 		adults: whoLeadsFirst(
 			practice.adults.filter((id) => !busy.has(id)),
 			drill,
@@ -146,10 +171,13 @@ export function roomFor(
 }
 
 /** The room as limits for `size`. */
-export function limitsOf({ zones, adults, kit }: Room): SizeLimits {
+export function limitsOf({ zones, roomier, adults, kit }: Room): SizeLimits {
+	const sizesOf = (own: readonly Zone[]) =>
+		own.map(({ id, length, width, fixtures }) => ({ id, length, width, fixtures }));
 	return {
 		coaches: adults.length,
-		zones: zones.map(({ id, length, width, fixtures }) => ({ id, length, width, fixtures })),
+		zones: sizesOf(zones),
+		...(roomier && { orZones: sizesOf(roomier) }),
 		kit
 	};
 }

@@ -1,9 +1,10 @@
+import { max } from 'd3-array';
 import { splitEvenly } from '../base';
 import { adultPlaces, playerSystem } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Zone } from '../model/team';
 import { isDoneTogether } from '../building';
-import { suitableZones } from '../playing';
+import { roomierZones, suitableZones } from '../playing';
 import { blockedBy, kitNeeded, roomIn, type Block } from '../sizing';
 
 /** What there is for a drill. */
@@ -78,22 +79,24 @@ function copiesByKit(drill: Drill, { players, kit }: Here): number {
 export function standingIn(here: Here): (drill: Drill) => Standing {
 	const { players, adults, zones, kit } = here;
 	/** The zones for a drill and the copies that they serve; drills of the same ground share them. */
-	const known = new Map<string, { zones: readonly Zone[]; served: number }>();
+	const known = new Map<string, { sets: readonly (readonly Zone[])[]; served: number }>();
 	function groundFor({ ground, fixtures = [], hazards, group }: Drill) {
 		const about = Math.min(players, group.ideal);
 		const key = JSON.stringify([ground, fixtures, hazards, ground.perPlayer && about]);
 		const before = known.get(key);
 		if (before) return before;
 		const own = { ground, fixtures, ...(hazards && { hazards }) };
-		const suited = suitableZones(own, zones, about);
-		const found = { zones: suited, ...roomIn(suited, own, about) };
+		const tight = suitableZones(own, zones, about);
+		const roomier = roomierZones(own, { zones, tight, players: about });
+		const sets = roomier ? [tight, roomier] : [tight];
+		const found = { sets, served: max(sets, (set) => roomIn(set, own, about).served) ?? 0 };
 		known.set(key, found);
 		return found;
 	}
 
 	/** Copies that everyone can run in at once, `most` at most, staffed and with kit; 0 where there are none. */
 	function copiesOf(drill: Drill, fewest: number, most: number): number {
-		const { zones: suited, served } = groundFor(drill);
+		const { sets, served } = groundFor(drill);
 		const isTogether = isDoneTogether(drill);
 		if (!drill.ground.perPlayer) {
 			const free = Math.min(most, served);
@@ -102,7 +105,8 @@ export function standingIn(here: Here): (drill: Drill) => Standing {
 		// Larger groups need more ground each.
 		for (let step = 0; step <= most - fewest; step += 1) {
 			const copies = isTogether ? fewest + step : most - step;
-			if (roomIn(suited, drill, Math.ceil(players / copies)).served >= copies) return copies;
+			const each = Math.ceil(players / copies);
+			if (sets.some((set) => roomIn(set, drill, each).served >= copies)) return copies;
 		}
 		return 0;
 	}
@@ -122,7 +126,11 @@ export function standingIn(here: Here): (drill: Drill) => Standing {
 			if (whole < fewest) least ??= { what: 'players', has: players, needs: way.least * fewest };
 			else {
 				const size = { sizes: splitEvenly(players, fewest), adults: way.adults };
-				const limits = { coaches: adults, zones: [...groundFor(drill).zones], kit };
+				const [tight, roomier] = groundFor(drill).sets;
+				const limits = {
+					...{ coaches: adults, zones: [...tight], kit },
+					...(roomier && { orZones: [...roomier] })
+				};
 				least ??= { what: 'short', copies: fewest, of: blockedBy(drill, size, limits) };
 			}
 		}

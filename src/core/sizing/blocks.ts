@@ -121,14 +121,14 @@ export function blockedBy(
 	{ sizes, adults }: { sizes: readonly number[]; adults: number },
 	limits: SizeLimits
 ): Block[] {
-	const { coaches, zones, kit } = limits;
+	const { coaches, zones, orZones, kit } = limits;
 	const copies = sizes.length;
 	const blocks: Block[] = [];
 	const smallest = sizes[copies - 1];
 	if (sizes[0] > drill.group.max || smallest < drill.group.min) blocks.push('size');
 	if (coaches !== undefined && copies * adults > coaches) blocks.push('coaches');
 	const ground = zones && blockedByGround(drill, zones, sizes);
-	if (ground) blocks.push(ground);
+	if (ground && (!orZones || blockedByGround(drill, orZones, sizes))) blocks.push(ground);
 	const players = sizes.reduce((sum, size) => sum + size, 0);
 	const needs = kit ? [...kitNeeded(drill, { copies, players })] : [];
 	if (needs.some(([item, count]) => count > has(kit, item) + 1e-9)) blocks.push('kit');

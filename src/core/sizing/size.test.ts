@@ -72,6 +72,21 @@ describe('size', () => {
 		]);
 	});
 
+	test('takes other zones on the same ground where those that are given hold too few copies', () => {
+		const drill = simpleDrill({ ground: { length: 10, width: 10 } });
+		const zones = [
+			{ id: 'a', length: 15, width: 10 },
+			{ id: 'b', length: 15, width: 10 }
+		];
+		const orZones = [{ id: 'both', length: 30, width: 10 }];
+		const blocks = (limits: object) =>
+			value({ drill, players: 16, minutes: 5, limits: { zones, ...limits } })
+				.options.filter(({ copies }) => copies === 3 || copies === 4)
+				.map(({ blockedBy }) => blockedBy.includes('zones'));
+		expect(blocks({})).toEqual([true, true]);
+		expect(blocks({ orZones })).toEqual([false, true]);
+	});
+
 	test('asks for more players where even one copy cannot be filled', () => {
 		const outcome = size({ drill: simpleDrill(), players: 1, minutes: 5 });
 		expect(outcome).toMatchObject({ ok: false, failure: { code: 'too-few-players', needed: 2 } });

@@ -6,25 +6,25 @@ import { closed, Key, says } from '../model/fields';
 /** Counts by item, their range not yet checked. */
 const Counts = Type.Record(Type.String(), Type.Number());
 
+const Zones = Type.Array(
+	Type.Object(
+		{
+			id: says(Key, 'Id of the zone'),
+			length: says(Type.Number(), 'Metres from left to right'),
+			width: says(Type.Number(), 'Metres from top to bottom'),
+			fixtures: Type.Optional(says(Counts, 'What stands in it, by name'))
+		},
+		closed
+	)
+);
+
 /** What stands in the way of running copies; what is not given does not block. */
 export const SizeLimits = Type.Object(
 	{
 		coaches: Type.Optional(says(Type.Number(), 'Adults who are free, 0 or more')),
-		zones: Type.Optional(
-			says(
-				Type.Array(
-					Type.Object(
-						{
-							id: says(Key, 'Id of the zone'),
-							length: says(Type.Number(), 'Metres from left to right'),
-							width: says(Type.Number(), 'Metres from top to bottom'),
-							fixtures: Type.Optional(says(Counts, 'What stands in it, by name'))
-						},
-						closed
-					)
-				),
-				'Zones that are free'
-			)
+		zones: Type.Optional(says(Zones, 'Zones that are free')),
+		orZones: Type.Optional(
+			says(Zones, 'Other zones on the same ground, taken where those hold too few copies')
 		),
 		kit: Type.Optional(says(Counts, 'What is free of the kit, by name')),
 		maxCopies: Type.Optional(says(Type.Number(), 'Most copies that are looked at, 1 or more'))

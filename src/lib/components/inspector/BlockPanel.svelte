@@ -8,7 +8,7 @@
 		sizeLane,
 		splitBlock,
 		splitIntoCopies,
-		withDrill
+		drillInPlace
 	} from '$core/building';
 	import type { Drill } from '$core/model/drill';
 	import { drillOf, type Edit, type Found } from '$core/practice';
@@ -91,7 +91,8 @@
 	);
 	function setDrill(key: string) {
 		const other = shelf.find((each) => keyOf(each) === key);
-		if (other && other !== drill) onapply(withDrill(block, other));
+		if (other && other !== drill)
+			onapply(drillInPlace({ period, block }, { before: drill ?? { name: '' }, drill: other }));
 	}
 	/** A copy climbs as its block does until it has steps of its own. */
 	function ownSteps(copyId: string, isOwn: boolean) {
