@@ -72,7 +72,7 @@ describe('copies of a block', () => {
 		);
 		const played = evaluate(practice, context).figures.blocks.get('sq');
 		expect(now?.reps.mean).toBeGreaterThan(10);
-		expect(now?.reps.mean).toBeCloseTo(played?.turns.mean ?? 0, -1);
+		expect(now?.reps.mean).toBeCloseTo(played?.turns?.mean ?? 0, -1);
 		const [first] = found.block.climb;
 		const plain = after({ type: 'set-block', block: 'sq', set: { climb: [first] } });
 		const alone = sizeLane({ practice: plain, context }, findBlock(plain, 'sq') as Found);

@@ -1,20 +1,24 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoTeams } from '../../../tests/support/demo';
 import { simpleDrill } from '../../../tests/support/drills';
+import type { RungChange } from '../model/drill';
 import { drillHints } from '.';
 
 const codes = (drill: Parameters<typeof drillHints>[0], age = 15) =>
 	drillHints(drill, age).map((hint) => ('spot' in hint ? `${hint.code} ${hint.spot}` : hint.code));
 
 describe('what is likely wrong with a drill', () => {
-	test('is nothing of what ships with the application, on any rung', () => {
+	test('is nothing of what ships with the application, on any rung, but that less effort may be harder', () => {
 		for (const team of demoTeams()) {
 			const { shelf, team: facts } = demoContext(team);
-			for (const drill of shelf)
-				expect([drill.id, codes(drill, drill.ages?.from ?? facts.ages.from)]).toEqual([
+			for (const drill of shelf) {
+				const found = codes(drill, drill.ages?.from ?? facts.ages.from);
+				// A ball more or a lower net is harder for the same legs.
+				expect([drill.id, found.filter((code) => code !== 'easier-than-below')]).toEqual([
 					drill.id,
 					[]
 				]);
+			}
 		}
 	});
 
@@ -72,4 +76,24 @@ describe('what is likely wrong with a drill', () => {
 		};
 		expect(drillHints(onRung, 15)).toEqual([{ code: 'role-held', spot: 'guard', rung: 'r' }]);
 	});
+});
+
+test('a rung that asks for less than what stands right below it is worth a look; as much is not', () => {
+	const rungOf = (id: string, set: RungChange) => ({
+		...{ id, name: id, change: id, lever: 'pace' as const, set }
+	});
+	const of = (...rungs: [string, RungChange][]) =>
+		drillHints(
+			{
+				...simpleDrill(),
+				effort: 5,
+				contact: 1,
+				standardAt: 0,
+				rungs: rungs.map(([id, set]) => rungOf(id, set))
+			},
+			15
+		).flatMap((hint) => (hint.code === 'easier-than-below' ? [hint.rung] : []));
+	expect(of(['a', { effort: 5 }], ['b', { effort: 6 }])).toEqual([]);
+	expect(of(['a', { effort: 4 }], ['b', { effort: 6 }])).toEqual(['a']);
+	expect(of(['a', { effort: 6 }], ['b', { effort: 6, contact: 0 }])).toEqual(['b']);
 });

@@ -2,6 +2,7 @@ import { SAME_INSTANT } from '../base';
 import type { Drill } from '../model/drill';
 import { playClimb } from './climb';
 import { deal, type Runner } from './deal';
+import { ladderOf } from './ladder';
 import { placeOf, type Place } from './places';
 import { resolveDrill } from './resolve';
 import { isWork } from './tally';
@@ -25,6 +26,10 @@ export type DrillHint = { rung?: string } & (
 			/** Whoever begins at a spot stays there while others take turns. */
 			code: 'role-held';
 			spot: string;
+	  }
+	| {
+			/** It stands above what asks for more effort, or for as much with more contact: the ladder's order is the coach's, but this is worth a look. */
+			code: 'easier-than-below';
 	  }
 );
 
@@ -92,6 +97,22 @@ function* hintsOn(drill: Drill, age: number): Generator<DrillHint> {
 	yield* heldRoles(system.value, deal(system.value, runners));
 }
 
+/** Rungs that ask for less than what stands right below them on the ladder. */
+function easierThanBelow(drill: Drill): DrillHint[] {
+	const costs = ladderOf(drill).map((rung) => {
+		const run = resolveDrill(drill, rung ?? undefined);
+		const { effort, contact } = run.ok ? run.value : drill;
+		return { rung, effort, contact };
+	});
+	return costs.flatMap(({ rung, effort, contact }, k): DrillHint[] => {
+		const below = costs[k - 1];
+		const isLess =
+			below !== undefined &&
+			(effort < below.effort || (effort === below.effort && contact < below.contact));
+		return isLess ? [{ code: 'easier-than-below', ...(rung !== null && { rung }) }] : [];
+	});
+}
+
 /**
  * What is likely wrong with a drill that runs, for players of an age in years: the youngest that it is for.
  * Each once, with the rung that it is found on first; nothing on a rung that has it from the drill itself.
@@ -108,5 +129,5 @@ export function drillHints(drill: Drill, age: number): DrillHint[] {
 			if (!hints.some(isSame)) hints.push({ ...hint, ...(rung !== undefined && { rung }) });
 		}
 	}
-	return hints;
+	return [...hints, ...easierThanBelow(drill)];
 }

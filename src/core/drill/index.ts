@@ -1,7 +1,7 @@
 export { deal, startingLines, type Runner } from './deal';
 export { callsOf } from './prompts';
 export { checkMinutes, checkPlayerCount, checkRanges, firstFailure, LIMITS } from './ranges';
-export { ladderOf, standardPlace, withStandard, type RungId } from './ladder';
+export { ladderOf, movedOnLadder, standardPlace, withStandard, type RungId } from './ladder';
 export { placeOf, type Place } from './places';
 export { resolveDrill } from './resolve';
 export type { TurnOnGround } from './run';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoTeams } from '../../../tests/support/demo';
 import type { Drill } from '../model/drill';
-import { ladderOf, resolveDrill, withStandard } from '.';
+import { ladderOf, movedOnLadder, resolveDrill, withStandard } from '.';
 
 const shelf = demoTeams().flatMap((team) => demoContext(team).shelf);
 const drillOf = (id: string) => shelf.find((each) => each.id === id) as Drill;
@@ -51,4 +51,31 @@ test('a rung that builds on an earlier one has what that added, and its own on t
 		rungs: duel.rungs.map((rung) => ({ ...rung, on: rung.id }))
 	};
 	expect(resolveDrill(round, 'recover').ok).toBe(true);
+});
+
+describe('a ladder that is put in another order', () => {
+	test('is ordered by moving a step of it: nothing else changes, and back is as before', () => {
+		for (const drill of shelf.filter(({ rungs }) => rungs.length > 1)) {
+			const ladder = ladderOf(drill);
+			for (const [from, id] of ladder.entries())
+				for (const [to] of ladder.entries()) {
+					const moved = movedOnLadder(drill, id, to);
+					const wanted = ladder.toSpliced(from, 1).toSpliced(to, 0, id);
+					expect(ladderOf(moved)).toEqual(wanted);
+					const sets = (of: Drill) => new Map(of.rungs.map(({ id: own, set }) => [own, set]));
+					expect(sets(moved)).toEqual(sets(drill));
+					expect(ladderOf(movedOnLadder(moved, id, from))).toEqual(ladder);
+				}
+			expect(movedOnLadder(drill, null, ladder.length)).toBe(drill);
+			expect(movedOnLadder(drill, 'none', 0)).toBe(drill);
+		}
+	});
+
+	test('lets no rung build on one that comes after it', () => {
+		const [first, second] = drillOf('channel-duel').rungs;
+		const drill = { ...drillOf('channel-duel'), standardAt: 0 };
+		const stacked = { ...drill, rungs: [first, { ...second, on: first.id }] };
+		expect(movedOnLadder(stacked, null, 1).rungs[1].on).toBe(first.id);
+		expect(movedOnLadder(stacked, first.id, 2).rungs[0]).not.toHaveProperty('on');
+	});
 });

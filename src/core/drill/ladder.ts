@@ -1,4 +1,4 @@
-import type { Drill } from '../model/drill';
+import type { Drill, Rung } from '../model/drill';
 import { resolveDrill } from './resolve';
 
 /** A rung, null for the drill itself. */
@@ -33,3 +33,25 @@ export function ladderOf(drill: Drill): RungId[] {
 /** A drill that says where it stands among its rungs: one of before as it was read then. */
 export const withStandard = (drill: Drill): Drill =>
 	drill.standardAt === undefined ? { ...drill, standardAt: standardPlace(drill) } : drill;
+
+/** A drill whose rung, or whose standard version (null), stands at another place of its ladder; the same drill where that is none. */
+export function movedOnLadder(drill: Drill, id: RungId, to: number): Drill {
+	const ladder = ladderOf(drill);
+	const from = ladder.indexOf(id);
+	if (from < 0 || to < 0 || to >= ladder.length || to === from) return drill;
+	const moved = ladder.toSpliced(from, 1).toSpliced(to, 0, id);
+	const byId = new Map(drill.rungs.map((rung) => [rung.id, rung]));
+	const isLater = (rung: string | undefined, than: string) =>
+		rung !== undefined && moved.indexOf(rung) > moved.indexOf(than);
+	// What a rung builds on comes before it: else it builds on the drill itself.
+	const own = ({ on, ...rung }: Rung): Rung =>
+		isLater(on, rung.id) ? rung : { ...rung, ...(on !== undefined && { on }) };
+	return {
+		...drill,
+		standardAt: moved.indexOf(null),
+		rungs: moved.flatMap((each) => {
+			const rung = each === null ? undefined : byId.get(each);
+			return rung ? [own(rung)] : [];
+		})
+	};
+}

@@ -7,7 +7,7 @@
 	import { areaOf } from '$core/model/skill';
 	import type { Team } from '$core/model/team';
 	import DrillRun from '../drill/DrillRun.svelte';
-	import { drillHints } from '$core/drill';
+	import { drillHints, type DrillHint } from '$core/drill';
 	import { givenWith } from '$core/building';
 	import { FormDraft } from '$lib/state/formDraft.svelte';
 	import DraftForm from '../page/DraftForm.svelte';
@@ -18,6 +18,7 @@
 	import { DrillDraft } from './draft.svelte';
 	import { groupOf } from './fields';
 	import Fields from './Fields.svelte';
+	import LadderOrder from './LadderOrder.svelte';
 	import RungHead from './RungHead.svelte';
 
 	/** A drill while it is written, itself or a rung of its ladder, run beside the form as it stands. */
@@ -84,22 +85,29 @@
 			waits
 		});
 	});
+	function hintWords(hint: DrillHint): string {
+		switch (hint.code) {
+			case 'headway-unmet':
+				return say(texts.headwayUnmet);
+			case 'role-held':
+				return say(texts.roleHeld, { spot: hint.spot });
+			case 'easier-than-below':
+				return say(texts.easierThanBelow);
+			case 'too-fast':
+				return say(texts.tooFast, {
+					spot: hint.spot,
+					asked: hint.asked.toFixed(1),
+					most: hint.most
+				});
+		}
+	}
 	/** What is likely wrong with a drill that runs; the youngest that it is for decides, else fifteen. */
 	const hints = $derived(
 		draft.isComplete && !draft.fault
 			? drillHints(draft.kept, draft.kept.ages?.from ?? 15).map((hint) => {
 					const name = draft.kept.rungs.find(({ id }) => id === hint.rung)?.name;
 					const where = name === undefined ? '' : say(texts.onTheRung, { rungName: name });
-					const said =
-						hint.code === 'headway-unmet'
-							? say(texts.headwayUnmet)
-							: hint.code === 'role-held'
-								? say(texts.roleHeld, { spot: hint.spot })
-								: say(texts.tooFast, {
-										spot: hint.spot,
-										asked: hint.asked.toFixed(1),
-										most: hint.most
-									});
+					const said = hintWords(hint);
 					return [said, where].filter(Boolean).join(' ');
 				})
 			: []
@@ -152,24 +160,7 @@
 		</div>
 		<Button type="submit" size="field" disabled={!isGood}>{say(texts.saveTheDrill)}</Button>
 	</div>
-	<div class="segments" role="group" aria-label={say(texts.whatIsWritten)}>
-		<button
-			type="button"
-			aria-pressed={draft.rungId === undefined}
-			onclick={() => (draft.rungId = undefined)}>{say(texts.theDrillItself)}</button
-		>
-		{#each draft.kept.rungs as { id, name } (id)}
-			<button type="button" aria-pressed={draft.rungId === id} onclick={() => (draft.rungId = id)}
-				>{name || say(texts.rung)}</button
-			>
-		{/each}
-		<button
-			type="button"
-			class="link"
-			onclick={() => draft.addRung(say(texts.newRung, { number: draft.kept.rungs.length + 1 }))}
-			>{say(texts.addRung)}</button
-		>
-	</div>
+	<LadderOrder {draft} />
 	{#key draft.rungId}
 		{#if draft.rung}<RungHead {draft} rung={draft.rung} />{/if}
 		<Fields {draft} skills={offered} units={team.units} loads={team.loads ?? []} {run} />
@@ -227,9 +218,6 @@
 	}
 	.bad {
 		color: var(--stop);
-	}
-	.segments .link {
-		margin-left: 16px;
 	}
 	@media (max-width: 900px) {
 		.top {

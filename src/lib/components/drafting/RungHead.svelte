@@ -45,6 +45,19 @@
 	</label>
 </div>
 <div class="order">
+	{#if place > 0}
+		<label class="caption row">
+			{say(texts.buildsOn)}
+			<select
+				class="typed"
+				value={rung.on ?? ''}
+				onchange={(event) => draft.setRung({ on: event.currentTarget.value || undefined })}
+			>
+				<option value="">{say(texts.theDrillItself)}</option>
+				{#each rungs.slice(0, place) as { id, name } (id)}<option value={id}>{name}</option>{/each}
+			</select>
+		</label>
+	{/if}
 	{#if rungs.length > 1}
 		<fieldset>
 			<legend>{say(texts.after)}</legend>
@@ -62,15 +75,6 @@
 			{/each}
 		</fieldset>
 	{/if}
-	<button type="button" class="link" disabled={place <= 0} onclick={() => draft.moveRung(-1)}
-		>{say(texts.lowerOnTheLadder)}</button
-	>
-	<button
-		type="button"
-		class="link"
-		disabled={place >= rungs.length - 1}
-		onclick={() => draft.moveRung(1)}>{say(texts.higher)}</button
-	>
 	<button type="button" class="link" onclick={draft.removeRung}>{say(texts.removeThisRung)}</button>
 </div>
 

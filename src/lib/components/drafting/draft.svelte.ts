@@ -4,11 +4,15 @@ import {
 	asTheDrill,
 	changedFields,
 	faultOf,
+	movedOnLadder,
 	renameSpots,
 	resolveDrill,
 	simulate,
+	standardPlace,
 	withChange,
+	withStandard,
 	type RungField,
+	type RungId,
 	type SpotNames
 } from '$core/drill';
 import type { Drill, Rung, RungChange } from '$core/model/drill';
@@ -153,16 +157,21 @@ export class DrillDraft {
 			change: '',
 			lever: 'pace'
 		};
-		this.#write({ ...this.#drill, rungs: [...this.#drill.rungs, rung] }, `add ${id}`);
+		const drill = withStandard(this.#drill);
+		this.#write({ ...drill, rungs: [...drill.rungs, rung] }, `add ${id}`);
 		this.rungId = id;
 	};
 
 	/** Changes what the chosen rung is called and what it is about. */
-	setRung = (change: Partial<Pick<Rung, 'name' | 'change' | 'lever' | 'needs'>>): void => {
+	setRung = (change: Partial<Pick<Rung, 'name' | 'change' | 'lever' | 'needs' | 'on'>>): void => {
 		const rungs = this.#drill.rungs.map((rung) => {
 			const next = rung.id === this.rungId ? { ...rung, ...change } : rung;
-			const { needs = [], ...rest } = next;
-			return needs.length > 0 ? next : rest;
+			const { needs = [], on, ...rest } = next;
+			return {
+				...rest,
+				...(needs.length > 0 && { needs }),
+				...(on !== undefined && { on })
+			};
 		});
 		this.#write({ ...this.#drill, rungs }, `${this.rungId} ${Object.keys(change).join(' ')}`);
 	};
@@ -173,13 +182,10 @@ export class DrillDraft {
 		this.#write(asTheDrill(this.#drill, this.rungId, fields), `give back ${fields.join(' ')}`);
 	};
 
-	/** Moves the chosen rung up or down the ladder. */
-	moveRung = (by: 1 | -1): void => {
-		const rungs = [...this.#drill.rungs];
-		const at = rungs.findIndex(({ id }) => id === this.rungId);
-		if (at < 0 || !rungs[at + by]) return;
-		[rungs[at], rungs[at + by]] = [rungs[at + by], rungs[at]];
-		this.#write({ ...this.#drill, rungs }, `move ${this.rungId}`);
+	/** Moves a rung, or the drill itself (null), to a place of the ladder; nothing where there is no such place. */
+	moveStep = (id: RungId, to: number): void => {
+		const moved = movedOnLadder(this.#drill, id, to);
+		if (moved !== this.#drill) this.#write(moved, `move ${id ?? 'itself'}`);
 	};
 
 	/** Takes the chosen rung out, wherever it is named, and goes back to the drill. */
@@ -188,14 +194,21 @@ export class DrillDraft {
 		const { rungs, faults, ...rest } = this.#drill;
 		const without = <Named extends { rung?: string }>({ rung, ...other }: Named) =>
 			rung === undefined || rung === gone ? other : { ...other, rung };
+		const place = standardPlace(this.#drill);
+		const isEasier = rungs.findIndex(({ id }) => id === gone) < place;
 		const left = {
 			...rest,
+			standardAt: isEasier ? place - 1 : place,
 			...(faults && { faults: faults.map(without) }),
 			rungs: rungs
 				.filter(({ id }) => id !== gone)
-				.map(({ needs = [], ...rung }) => {
+				.map(({ needs = [], on, ...rung }) => {
 					const met = needs.filter((id) => id !== gone);
-					return met.length > 0 ? { ...rung, needs: met } : rung;
+					return {
+						...rung,
+						...(met.length > 0 && { needs: met }),
+						...(on !== undefined && on !== gone && { on })
+					};
 				})
 		};
 		this.#write(left, `remove ${gone}`);

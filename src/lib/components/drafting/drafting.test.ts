@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { sameValue } from '$core/base';
-import { blankDrill, faultOf, resolveDrill, simulate, withChange } from '$core/drill';
+import { blankDrill, faultOf, ladderOf, resolveDrill, simulate, withChange } from '$core/drill';
 import { RungChange } from '$core/model/drill';
 import { demoContext, demoTeams } from '../../../../tests/support/demo';
 import { DrillDraft } from './draft.svelte';
@@ -161,11 +161,20 @@ describe('a draft', () => {
 		expect(draft.kept.rungs).toMatchObject([{ name: 'Quick', set: { effort: 7 } }]);
 		draft.addRung('Rung 2');
 		draft.setRung({ needs: [draft.kept.rungs[0].id] });
-		draft.moveRung(-1);
+		const [quick, second] = draft.kept.rungs.map(({ id }) => id);
+		draft.setRung({ on: quick });
+		expect(ladderOf(draft.kept)).toEqual([null, quick, second]);
+		draft.moveStep(second, 1);
 		expect(draft.kept.rungs.map(({ name }) => name)).toEqual(['Rung 2', 'Quick']);
+		expect(draft.kept.rungs[0]).not.toHaveProperty('on');
+		draft.moveStep(null, 1);
+		expect(ladderOf(draft.kept)).toEqual([second, null, quick]);
+		draft.moveStep(null, 3);
+		expect(draft.kept.standardAt).toBe(1);
 		draft.rungId = draft.kept.rungs[1].id;
 		draft.removeRung();
-		expect(draft.kept.rungs).toEqual([{ id: 'rung-2', name: 'Rung 2', change: '', lever: 'pace' }]);
+		expect(draft.kept.rungs).toEqual([{ id: second, name: 'Rung 2', change: '', lever: 'pace' }]);
+		expect(draft.kept.standardAt).toBe(1);
 		expect(draft.rungId).toBeUndefined();
 	});
 
@@ -215,7 +224,7 @@ describe('a draft', () => {
 		draft.rungId = drill.rungs[0].id;
 		draft.removeRung();
 		draft.rungId = drill.rungs[1].id;
-		draft.moveRung(1);
+		draft.moveStep(draft.rungId, 0);
 		draft.giveBack(draft.changed);
 		const changed = draft.kept;
 		expect(changed).not.toEqual(drill);
