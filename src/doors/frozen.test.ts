@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { faultOf } from '../core/drill';
+import { faultOf, ladderOf, withStandard } from '../core/drill';
 import { Drill } from '../core/model/drill';
 import { ExportLedger } from '../core/model/exportFiles';
 import { Practice } from '../core/model/practice';
@@ -18,6 +18,17 @@ describe('a file of before', () => {
 		if (!drill.ok) throw new Error(drill.failure.message);
 		expect(drill.value).toEqual(frozen('drill-1'));
 		expect(faultOf(drill.value)).toBeNull();
+	});
+
+	test('of a drill that does not say where it stands in its ladder has the ladder that it had', () => {
+		const drill = readShape(Drill, frozen('drill-1'));
+		if (!drill.ok) throw new Error(drill.failure.message);
+		const { rungs, standardAt } = withStandard(drill.value);
+		expect(drill.value).not.toHaveProperty('standardAt');
+		expect(standardAt).toBe(1);
+		const ids = rungs.map(({ id }) => id);
+		expect(ladderOf(drill.value)).toEqual([ids[0], null, ...ids.slice(1)]);
+		expect(ladderOf(withStandard(drill.value))).toEqual(ladderOf(drill.value));
 	});
 
 	test('of a practice opens as it is, and is played', () => {

@@ -47,6 +47,7 @@ export default messages({
 	either: '{one} or {other}',
 	fits: '{many} of {sizes} · {reps} · waits {waits}',
 	fitsInMinutes: '{many} of {sizes} · {reps} in {minutes} min · waits {waits}',
+	notForYou: 'too much for this age, or for another · {words}',
 	doesNotFitTooFewPlayers: 'does not fit: too few {players}',
 	doesNotFitOf: 'does not fit, {many} of {sizes}: {short}',
 	needsAreHere:

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../../tests/support/demo';
 import { periodFromDrill, sizeLane } from '../../../core/building';
+import type { Drill } from '../../../core/model/drill';
 import { evaluate } from '../../../core/playing';
 import { blockWords, percent, turnsWords } from '../tape/words';
 import { fitOf, matches } from './fits';
@@ -42,6 +43,16 @@ describe('how a drill fits', () => {
 			score: -2,
 			sizing: null
 		});
+	});
+
+	test('puts what is for other ages behind what is for these, and says so', () => {
+		const { ages } = context.team;
+		const own = { ...drill('press-in-pairs'), ages: { from: ages.from, to: ages.to } };
+		const other = { ...own, ages: { from: ages.from + 1, to: 40 } };
+		const fit = (of: Drill) => fitOf({ practice, context }, of, 12, { say });
+		expect(fit(own).score).toBeGreaterThan(0);
+		expect(fit(other).score).toBeLessThan(0);
+		expect(fit(other).words).toMatch(/^too much for this age, or for another · /);
 	});
 
 	test('puts the calm end of a practice behind what has turns', () => {

@@ -4,7 +4,7 @@ import { blockWordsOf } from '../inspector/blocks';
 import { turnsWords } from '../tape/words';
 import type { Period } from '$core/model/practice';
 import { chosenSize, sizeHere, type Sizing } from '$core/building';
-import type { Plan } from '$core/practice';
+import { unsuited, type Plan } from '$core/practice';
 import texts from '$texts/shelf';
 import type { Say } from '$words';
 
@@ -76,6 +76,12 @@ export function fitOf(
 		waits: percent(share.wait)
 	});
 	const isLast = drill.family === 'cool-down';
+	// What is for others stands behind what is for this team, and says so.
+	if (unsuited(drill, plan.context))
+		return {
+			...{ drill, sizing: sized.value, score: -0.5 },
+			words: say(texts.notForYou, { words })
+		};
 	return { drill, sizing: sized.value, words, score: isLast ? 0 : 1 - share.wait };
 }
 

@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { fail, ok, sameValue, type Result } from '$core/base';
-import { drillMisfit } from '$core/drill';
+import { drillMisfit, withStandard } from '$core/drill';
 import { Drill } from '$core/model/drill';
 import { toShelf } from '$core/practice';
 import { readJson, type Misfit } from '../../../../doors';
@@ -89,13 +89,13 @@ function readOne(file: string, bytes: Uint8Array, shelf: ReadonlyMap<string, Dri
 	});
 	const read = readJson(Drill, strFromU8(bytes));
 	if (!read.ok) return misfitting(read.failure);
-	const drill = { ...read.value, revision: 1 };
+	const drill = withStandard({ ...read.value, revision: 1 });
 	const { id, name } = drill;
 	const misfit = drillMisfit(drill);
 	if (misfit) return misfitting(misfit, id, name);
 	const own = shelf.get(id);
 	if (!own) return { file, state: 'new', id, name, drill };
-	const isSame = sameValue({ ...own, revision: 1 }, drill);
+	const isSame = sameValue(withStandard({ ...own, revision: 1 }), drill);
 	return { file, state: isSame ? 'same' : 'clash', id, name, drill };
 }
 

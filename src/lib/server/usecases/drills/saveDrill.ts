@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '$core/base';
-import { drillMisfit } from '$core/drill';
+import { drillMisfit, withStandard } from '$core/drill';
 import { Drill } from '$core/model/drill';
 import { readShape } from '../../../../doors';
 import type { Db, Queryable } from '../../database';
@@ -42,13 +42,15 @@ export async function saveDrill(
 	if (shape.value.name.trim() === '') return fail({ path: ['name'], message: say(texts.isEmpty) });
 	const misfit = drillMisfit(shape.value);
 	if (misfit) return fail(misfit);
+	// What is stored from now on says where the drill stands in its ladder.
+	const own = withStandard(shape.value);
 	return changeTeam(db, { teamId, submission }, async (tx): Promise<Result<string, Refused>> => {
-		if (isNew) return ok(await addDrill(tx, teamId, shape.value));
-		const newest = await findDrill(tx, teamId, shape.value.id);
+		if (isNew) return ok(await addDrill(tx, teamId, own));
+		const newest = await findDrill(tx, teamId, own.id);
 		if (!newest) return fail({ path: ['id'], message: say(texts.notADrill) });
 		const stale = staleness(base, drillStored(newest));
 		if (stale) return fail(stale);
-		await insertRevision(tx, teamId, shape.value);
-		return ok(shape.value.id);
+		await insertRevision(tx, teamId, own);
+		return ok(own.id);
 	});
 }

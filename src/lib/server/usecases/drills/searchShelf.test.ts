@@ -30,13 +30,21 @@ beforeEach(async () => {
 	if (!around) throw new Error('no team');
 	here = { players: 22, adults: 5, zones: around.ground.zones, kit: around.kit };
 });
-async function found(words: string, filter: object = {}) {
-	const page = await searchShelf(db, teamId, { words, filter, here, day: today });
+async function found(words: string, filter: object = {}, ages = { from: 14, to: 15 }) {
+	const page = await searchShelf(db, teamId, { words, filter, here, ages, day: today });
 	if (!page.ok) throw new Error(page.failure.message);
 	return page.value;
 }
 
 describe('the shelf', () => {
+	test('shows what is for the ages of the team first', async () => {
+		const { lines } = await found('', {}, { from: 8, to: 9 });
+		const fits = lines.filter(({ standing }) => standing.obstacle === null);
+		const isFor = fits.map(({ drill }) => !drill.ages || drill.ages.from <= 8);
+		expect(new Set(isFor).size).toBe(2);
+		expect(isFor).toEqual(isFor.toSorted((a, b) => Number(b) - Number(a)));
+	});
+
 	test('sends drills bare of ladder and words, the newest revision of each, however often it is asked', async () => {
 		const tide = async () => (await found('tide lin')).lines.map(({ drill }) => drill);
 		const [first] = await tide();
@@ -109,7 +117,9 @@ describe('the shelf', () => {
 	});
 
 	test('refuses a filter that is none, with its place', async () => {
-		const page = await searchShelf(db, teamId, { words: '', filter: { effort: 99 }, here, day: today });
+		const page = await searchShelf(db, teamId, {
+			...{ words: '', filter: { effort: 99 }, here, ages: { from: 14, to: 15 }, day: today }
+		});
 		expect(page).toMatchObject({ failure: { path: ['effort'] } });
 	});
 });

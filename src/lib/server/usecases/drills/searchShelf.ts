@@ -1,4 +1,6 @@
 import { fail, ok, type Result } from '$core/base';
+import { suitsAges } from '$core/model/ages';
+import type { Team } from '$core/model/team';
 import {
 	facetsOf,
 	filtered,
@@ -33,12 +35,19 @@ export const MOST_LINES = 60;
 
 /**
  * The drills of a team for a practice on a day that have the words and pass the filter, at most `MOST_LINES`: those that
- * can run here for everyone first, then by how well the words suit, then by how busy they keep players.
+ * can run here for everyone first, of those the ones for the ages of the team, then by how well the words suit, then
+ * by how busy they keep players.
  */
 export async function searchShelf(
 	db: Queryable,
 	teamId: string,
-	{ words, filter, here, day }: { words: string; filter: unknown; here: Here; day: string }
+	{
+		words,
+		filter,
+		here,
+		ages,
+		day
+	}: { words: string; filter: unknown; here: Here; ages: Team['ages']; day: string }
 ): Promise<Result<ShelfPage, Misfit>> {
 	const shape = readShape(ShelfFilter, filter);
 	if (!shape.ok) return shape;
@@ -59,9 +68,15 @@ export async function searchShelf(
 	});
 	const lines = filtered(all, shape.value);
 	const isFree = ({ standing }: ShelfLine) => standing.obstacle === null;
+	const suits = ({ drill }: ShelfLine) => suitsAges(drill, ages);
 	const free = lines
 		.filter(isFree)
-		.sort((a, b) => b.rank - a.rank || b.standing.busyAbout - a.standing.busyAbout);
+		.sort(
+			(a, b) =>
+				Number(suits(b)) - Number(suits(a)) ||
+				b.rank - a.rank ||
+				b.standing.busyAbout - a.standing.busyAbout
+		);
 	return ok({
 		lines: [...free, ...lines.filter((line) => !isFree(line))].slice(0, MOST_LINES),
 		found: lines.length,

@@ -39,6 +39,7 @@ export async function loadShelfPage(
 		words,
 		filter,
 		day: practice.date,
+		ages: surroundings.team.ages,
 		here: {
 			players: practice.expected.length,
 			adults: practice.adults.length,

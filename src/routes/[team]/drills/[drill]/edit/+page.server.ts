@@ -1,4 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import { withStandard } from '$core/drill';
 import { reading, useDb } from '$lib/server/app';
 import { jsonField } from '$lib/server/forms';
 import { requireTeam, revisionIn } from '$lib/server/pages';
@@ -17,7 +18,12 @@ export const load: PageServerLoad = ({ params, url }) =>
 		if (!drill) error(404, say(texts.noDrillOnShelf));
 		const newest = await findDrill(db, params.team, params.drill);
 		const stamp = stampOf(drillStored(newest ?? drill));
-		return { team: { id, name, sport, skillAreas, units, loads }, drill, stamp };
+		// One of before is ordered as its ladder was read then.
+		return {
+			team: { id, name, sport, skillAreas, units, loads },
+			drill: withStandard(drill),
+			stamp
+		};
 	});
 
 export const actions: Actions = {
