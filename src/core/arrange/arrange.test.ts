@@ -1,7 +1,9 @@
+import { sum } from 'd3-array';
 import { randomLcg } from 'd3-random';
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice, demoPractices, demoTeams } from '../../../tests/support/demo';
 import { faultsIn, fixesWithoutAsking } from '../checks';
+import type { Drill } from '../model/drill';
 import type { Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
 import { applyEdit } from '../practice';
@@ -55,6 +57,33 @@ describe.each(demoTeams())('a practice of %s arranged for who is here', (team) =
 		for (const stop of stopsIn(fresh)) expect(fixesWithoutAsking(fresh, stop)).toEqual([]);
 		expect(after.expected).toEqual(expected);
 		expect(after.adults).toEqual(adults);
+	});
+});
+
+describe('a game for those who are here', () => {
+	const played = ({ periods }: Practice, shelf: readonly Drill[]) =>
+		periods
+			.filter(({ kind }) => kind === 'scrimmage')
+			.flatMap(({ lanes }) => shelf.find(({ id }) => id === lanes[0].blocks[0]?.drill?.id)?.family);
+
+	test('is another where they are too few or too many for the one that was planned, and no minute is left open', () => {
+		const { shelf, ...context } = demoContext('saltmarsh');
+		const own = { ...context, shelf };
+		const practice = demoPractices('saltmarsh').find(({ date }) => date === '2027-03-30');
+		if (!practice) throw new Error('the demo has that practice');
+		const before = evaluate(practice, own);
+		for (const count of [9, 14, 18, 20]) {
+			const expected = practice.expected.slice(0, count);
+			const after = arranged(before, { expected, adults: practice.adults });
+			expect(
+				sum(after.practice.periods, ({ minutes }) => minutes),
+				`${count}`
+			).toBe(90);
+			// Eight a side takes sixteen and more, the four-goal game ten and more.
+			if (count < 10) continue;
+			expect(after.left, `${count}`).toEqual([]);
+			expect(played(after.practice, shelf), `${count}`).toHaveLength(1);
+		}
 	});
 });
 

@@ -1,9 +1,9 @@
-import { ok, sameValue, type Outcome } from '../base';
-import { fitToTime, startLate } from '../building';
+import { ok, sameValue, splitEvenly, type Outcome } from '../base';
+import { fitToTime, otherGames, resizePeriods, startLate } from '../building';
 import { faultsIn, fixesWithoutAsking, type Fault } from '../checks';
-import type { Practice } from '../model/practice';
+import type { PeriodKind, Practice } from '../model/practice';
 import { evaluate, type Evaluation } from '../playing';
-import { applyEdit, type Edit, type EditOf, plannedMinutes } from '../practice';
+import { applyEdit, type Edit, type EditOf, findPeriod, plannedMinutes } from '../practice';
 import { settle } from '../settling';
 import { changesOf, partsIn, type PeriodChange } from './changes';
 
@@ -112,10 +112,41 @@ function restInTime(work: Work, periods: number): Work {
 	if (practice.periods.length === periods || plannedMinutes(practice) >= practice.minutes)
 		return work;
 	const fitting = fitToTime(practice, evaluation.context.limits);
-	if (!fitting.ok) return work;
 	const next = Work.from(work);
-	next.take(fitting.value);
-	return stopsIn(next.evaluation).length <= stopsIn(evaluation).length ? next : work;
+	if (fitting.ok) next.take(fitting.value);
+	const isWorse = (than: Work, other: Work) =>
+		stopsIn(than.evaluation).length > stopsIn(other.evaluation).length;
+	const fits = isWorse(next, work) ? work : next;
+	const rest = longer(fits.practice);
+	if (!rest) return fits;
+	const whole = Work.from(fits);
+	whole.take(rest);
+	return isWorse(whole, fits) ? fits : whole;
+}
+
+/** Kinds of period that may last longer than their coach meant, rather than leave minutes without a plan. */
+const WORK: readonly PeriodKind[] = ['together', 'units', 'scrimmage'];
+
+/** Minutes that are left over, shared by the work; null where none are, or nothing may take them. */
+function longer(practice: Practice): EditOf<'all'> | null {
+	const open = practice.minutes - plannedMinutes(practice);
+	const periods = practice.periods.filter(({ kind, locked }) => !locked && WORK.includes(kind));
+	if (open <= 0 || periods.length === 0) return null;
+	const shares = splitEvenly(open, periods.length);
+	const minutes = new Map(periods.map((period, k) => [period.id, period.minutes + shares[k]]));
+	return {
+		type: 'all',
+		edits: [
+			resizePeriods(practice, minutes),
+			...periods.map(
+				({ id, max }) =>
+					({
+						...{ type: 'set-period' as const, period: id },
+						set: { max: Math.max(max, minutes.get(id) ?? max) }
+					}) as const
+			)
+		]
+	};
 }
 
 const keyOf = ({ code, at }: Fault) => JSON.stringify([code, at]);
@@ -130,9 +161,25 @@ function fixed(work: Work): void {
 		// What could not be fixed before may be, now that something else is.
 		if (fix) {
 			unfixed.clear();
-			work.take(fix);
+			work.take(gameInstead(work, fix) ?? fix);
 		} else unfixed.add(keyOf(stop));
 	}
+}
+
+/** Another game in the place of one that a fix takes out, with no more stops than that leaves; null where the fix takes no game out, or none can be played. */
+function gameInstead(work: Work, fix: Edit): EditOf<'all'> | null {
+	const gone = fix.type === 'remove-period' && findPeriod(work.practice, fix.period);
+	if (!gone) return null;
+	const without = Work.from(work);
+	without.take(fix);
+	const stops = stopsIn(without.evaluation).length;
+	const plan = { practice: work.practice, context: work.evaluation.context };
+	for (const edit of otherGames(plan, gone)) {
+		const next = Work.from(work);
+		next.take(edit);
+		if (stopsIn(next.evaluation).length <= stops) return edit;
+	}
+	return null;
 }
 
 /** Arrivals in minutes after the start, when that is later. */
@@ -179,9 +226,10 @@ function framed(before: Evaluation, here: Here): Outcome<Work> {
 export function arrange(before: Evaluation, here: Here): Outcome<Arranged> {
 	const frame = framed(before, here);
 	if (!frame.ok) return frame;
+	const { length } = frame.value.practice.periods;
 	const done = settled(frame.value);
 	fixed(done);
-	const work = restInTime(done, frame.value.practice.periods.length);
+	const work = restInTime(done, length);
 	const { evaluation, practice, edits } = work;
 	return ok({
 		edit: sameValue(practice, before.practice)

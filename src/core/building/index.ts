@@ -38,3 +38,4 @@ export {
 	type StationWish
 } from './stations';
 export { stationGives, suggestStations } from './suggestStations';
+export { otherGames } from './otherGames';

@@ -192,5 +192,5 @@ describe.each(teams)('$team with some away, kept out, late or short of time', (o
 			}),
 			{ seed: 14, numRuns: 6, endOnFailure: true }
 		);
-	}, 120_000);
+	}, 300_000);
 });

@@ -40,7 +40,7 @@ const blocksOf = ({ practice }: Alternative) =>
 const kindsOf = ({ practice }: Alternative) => practice.periods.map(({ kind }) => kind);
 
 /** Drafts take a second or two each on a slow machine. */
-vi.setConfig({ testTimeout: 30_000 });
+vi.setConfig({ testTimeout: 90_000 });
 
 describe.each(Array.from({ length: 9 }, (_, k) => k * 13 + 2))('a draft for squad %i', (seed) => {
 	test('stops nowhere, fills its minutes, warms up first and says why each block is there', () => {

@@ -1,6 +1,6 @@
 import { greatest } from 'd3-array';
 import { sameValue } from '../base';
-import { groupsOf, movingGroups, resizePeriods } from '../building';
+import { groupsOf, movingGroups, otherGames, resizePeriods } from '../building';
 import type { Lane, Period, Practice } from '../model/practice';
 import { arrivesAt, isStation, keptOutOf, playersOfLane, unplacedIn } from '../playing';
 import { applyEdit, arranging, type EditOf, type Plan } from '../practice';
@@ -249,8 +249,12 @@ export function settle({ practice, context }: Plan, fewer: Fewer = new Map()): S
 			fewer: fewer.get(period.id)
 		});
 		second += period.minutes * 60;
-		if (own === null) take({ type: 'remove-period', period: period.id });
-		else if (own !== period) {
+		if (own === null) {
+			const [game] = otherGames({ practice: now, context }, period);
+			for (const edit of game?.edits ?? [{ type: 'remove-period' as const, period: period.id }])
+				take(edit);
+		}
+		if (own !== null && own !== period) {
 			take(arranging(own));
 			if (own.slots) rounds.set(period.id, period.minutes);
 		}

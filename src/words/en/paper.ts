@@ -32,7 +32,7 @@ export default messages({
 		'{players} look {facing, select, 0 {north} 45 {north-east} 90 {east} 135 {south-east} 180 {south} 225 {south-west} 270 {west} 315 {north-west} other {{facing}° from north}}',
 	everyone: 'everyone',
 	everyoneBut: 'everyone but {numbers}',
-	forMinutes: '{what} for {minutes} min',
+	forMinutes: '{what} {minutes}′',
 	forTurns: '{what} for {turnCount, plural, one {# {turn}} other {# {turns}}}',
 	onSide: '{what}, {side}',
 	copySteps: 'copy {copy}: {steps}',
