@@ -62,7 +62,7 @@ test('it says what is run: rungs with their change, sides, and the cues and caut
 		stations && sheetBlocks(next, stations, { say }).find(({ block }) => block.id === 'arc');
 	const drill = context.shelf.find(({ id }) => id === 'shooting-arc');
 	expect(arc).toMatchObject({
-		rungs: 'as it is, then A chaser (a chaser starts two metres behind)',
+		rungs: 'as it is 3′, then A chaser (a chaser starts two metres behind) 4′',
 		sides: 'from the left / from the right',
 		cautions: drill?.cautions,
 		cues: drill?.cues.map(({ say }) => say)
