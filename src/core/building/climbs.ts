@@ -14,9 +14,6 @@ const USUAL_TURNS = 4;
 export const climbKind = (climb: readonly ClimbStep[]): ClimbKind =>
 	climb.some(({ turns }) => turns !== undefined) ? 'turns' : 'minutes';
 
-/** Minutes of so many steps that share a time, in whole minutes as far as they go; a minute each at least. */
-const shared = (minutes: number, steps: number) => Math.max(1, Math.floor(minutes / steps));
-
 /**
  * Whole minutes of each step of a climb by minutes in a block of so many, a minute each at least: what a step says is its
  * share, so that they add up to the block's however long that is made. Empty for a climb by turns.
@@ -46,17 +43,23 @@ export function withStepMinutes(
 	return inMinutes(others, minutes - own).toSpliced(index, 0, { ...climb[index], minutes: own });
 }
 
+/** Steps that are all ended alike: by the usual turns, or by minutes that share the block's. */
+const endedBy = (kind: ClimbKind, steps: readonly ClimbStep[], minutes: number): ClimbStep[] =>
+	kind === 'turns'
+		? steps.map((step) => ({ ...step, turns: USUAL_TURNS }))
+		: inMinutes(
+				steps.map((step) => ({ ...step, minutes: 1 })),
+				minutes
+			);
+
 /** The same steps, ended by minutes that share the time, or by turns. */
 export function countedBy(
 	climb: readonly ClimbStep[],
 	{ kind, minutes }: { kind: ClimbKind; minutes: number }
 ): ClimbStep[] {
 	if (climbKind(climb) === kind) return [...climb];
-	return climb.map(({ minutes: _minutes, turns: _turns, ...step }) =>
-		kind === 'turns'
-			? { ...step, turns: USUAL_TURNS }
-			: { ...step, minutes: shared(minutes, climb.length) }
-	);
+	const steps = climb.map(({ minutes: _minutes, turns: _turns, ...step }) => step);
+	return endedBy(kind, steps, minutes);
 }
 
 /** A step as long as the last one of a climb, on a rung; on the drill itself where none is named. */
@@ -81,11 +84,8 @@ export function wholeLadder(
 	drill: Drill,
 	{ kind, minutes }: { kind: ClimbKind; minutes: number }
 ): ClimbStep[] {
-	const steps = ladderOf(drill);
-	return steps.map((rung) => ({
-		...(rung !== null && { rung }),
-		...(kind === 'turns' ? { turns: USUAL_TURNS } : { minutes: shared(minutes, steps.length) })
-	}));
+	const steps = ladderOf(drill).map((rung) => (rung === null ? {} : { rung }));
+	return endedBy(kind, steps, minutes);
 }
 
 /** A copy of a block given steps of its own, or none of its own any more. */

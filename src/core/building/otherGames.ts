@@ -1,17 +1,12 @@
 import type { Drill } from '../model/drill';
-import { hasOwnPlace, isGame, isTwoSided } from '../model/family';
+import { isGame, isLikeAGame } from '../model/family';
 import type { Period } from '../model/practice';
 import { drillOf, unsuited, type Context, type EditOf, type Plan } from '../practice';
 import { anotherInside } from './newPeriod';
 import { sizeHere } from './sizeHere';
 
-/** Players of live play of two sides that may stand for a game where none can be played. */
-const GAME_PLAYERS = 6;
-
 /** Other drills of the shelf that may stand in the place of a game: games of its family, other games, then live play of two sides. */
 function gamesBeside(game: Drill, context: Context): Drill[] {
-	const isLikeAGame = (drill: Drill) =>
-		isTwoSided(drill) && !hasOwnPlace(drill) && drill.group.ideal >= GAME_PLAYERS;
 	const rank = (drill: Drill) => (drill.family === game.family ? 0 : isGame(drill) ? 1 : 2);
 	return context.shelf
 		.filter(

@@ -1,9 +1,9 @@
-import { greatest, sum } from 'd3-array';
+import { sum } from 'd3-array';
 import { ok, type Outcome } from '../base';
 import { resolveDrill } from '../drill';
 import type { Drill } from '../model/drill';
 import type { Lane, Period } from '../model/practice';
-import { size, type SizeOption, type SizeOutput } from '../sizing';
+import { bestOf, size, type SizeOption, type SizeOutput } from '../sizing';
 import { isStation, limitsOf, playersOfLane, type Room, roomFor } from '../playing';
 import { drillOf, type Found, type Plan } from '../practice';
 import { stepMinutes } from './climbs';
@@ -52,6 +52,7 @@ export function sizeHere(
 		rung,
 		players,
 		minutes,
+		blockMinutes = minutes,
 		beside,
 		stopShare = NEW_STOP_SHARE,
 		mostZones = Infinity
@@ -61,6 +62,8 @@ export function sizeHere(
 		rung?: string;
 		players: number;
 		minutes: number;
+		/** Minutes of the whole block, where it is one step of several: it is explained once. */
+		blockMinutes?: number;
 		beside: readonly Lane[];
 		/** Share of the block for which the coach stops it; that of a new block where it is not said. */
 		stopShare?: number;
@@ -72,12 +75,10 @@ export function sizeHere(
 	if (!resolved.ok) return resolved;
 	const about = groupAbout(resolved.value, players);
 	const free = roomFor(resolved.value, { practice, period, beside, context, players: about });
-	const { roomier, ...tight } = free;
+	const { roomier: _roomier, ...tight } = free;
 	const isCut = mostZones < Infinity;
-	const room: Room = isCut
-		? { ...tight, zones: free.zones.slice(0, mostZones) }
-		: { ...tight, ...(roomier && { roomier }) };
-	const running = runningShare(drill, { minutes, stopShare });
+	const room: Room = isCut ? { ...tight, zones: free.zones.slice(0, mostZones) } : free;
+	const running = runningShare(drill, { minutes: blockMinutes, stopShare });
 	const output = size({
 		...{ drill, rung, players, limits: limitsOf(room) },
 		minutes: minutes * running
@@ -119,7 +120,7 @@ export function sizeLane(
 		sizeHere(plan, {
 			...{ period, drill, players: players.length, minutes, beside },
 			...(rung !== undefined && { rung }),
-			stopShare: block.stopShare
+			...{ stopShare: block.stopShare, blockMinutes: block.minutes }
 		});
 	const lengths = stepMinutes(block.climb, block.minutes);
 	const steps = lengths.map((minutes, k) => ofStep(block.climb[k].rung, minutes));
@@ -129,6 +130,7 @@ export function sizeLane(
 	if (made.length < steps.length) return null;
 	const [{ room }] = made;
 	const output = overSteps(
+		drill,
 		made.map(({ output: each }) => each),
 		lengths
 	);
@@ -136,7 +138,11 @@ export function sizeLane(
 }
 
 /** What sizes give over the steps of a climb: turns add up, time is shared as the steps share it, what blocks one blocks all. */
-function overSteps(steps: readonly SizeOutput[], minutes: readonly number[]): SizeOutput {
+function overSteps(
+	drill: Drill,
+	steps: readonly SizeOutput[],
+	minutes: readonly number[]
+): SizeOutput {
 	const [first, ...others] = steps;
 	if (others.length === 0) return first;
 	const all = sum(minutes);
@@ -157,10 +163,5 @@ function overSteps(steps: readonly SizeOutput[], minutes: readonly number[]): Si
 			}
 		];
 	});
-	const free = options.filter(({ blockedBy }) => blockedBy.length === 0);
-	const best = greatest(
-		free,
-		(a, b) => a.reps.min - b.reps.min || b.share.wait - a.share.wait || b.copies - a.copies
-	);
-	return { options, best: best ? options.indexOf(best) : null };
+	return { options, best: bestOf(drill, options, true) };
 }

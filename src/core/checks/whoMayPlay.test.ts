@@ -212,3 +212,28 @@ test('a drill is laid out while it is explained where somebody has hands free, a
 	expect(clashes(within, { ...practice, adults })).toBe(true);
 	expect(clashes({ ...within, setup: { seconds: 45, adults: practice.adults.length } })).toBe(true);
 });
+
+test('a zone is too small from the first copy on that it does not hold', () => {
+	const practice = faulty['zone-small']();
+	const { zoneId } = practice.periods.flatMap(({ lanes }) =>
+		lanes.flatMap(({ blocks }) => blocks.flatMap(({ id, copies }) => (id === 'sq' ? copies : [])))
+	)[0];
+	const copies = practice.periods.flatMap(({ lanes }) =>
+		lanes.flatMap(({ blocks }) => blocks.flatMap(({ id, copies: own }) => (id === 'sq' ? own : [])))
+	).length;
+	const within = (metres: number): boolean => {
+		const zones = context.ground.zones.map((zone) =>
+			zone.id === zoneId ? { ...zone, length: metres, width: 10 } : zone
+		);
+		const ground = { ...context.ground, zones };
+		const squares = of4({ ground: { length: 10, width: 10 } }, 'two-touch-squares');
+		const around: Context = {
+			...squares,
+			ground,
+			zoneById: new Map(zones.map((zone) => [zone.id, zone]))
+		};
+		return of(practice, 'zone-small', around).some(({ at }) => at.block === 'sq');
+	};
+	expect(within(10 * copies)).toBe(false);
+	expect(within(10 * copies - 0.1)).toBe(true);
+});

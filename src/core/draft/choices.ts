@@ -2,7 +2,7 @@ import { sum } from 'd3-array';
 import { daysBetween } from '../conditions';
 import { ladderOf, type RungId } from '../drill';
 import type { Drill } from '../model/drill';
-import { hasOwnPlace, isGame, isTwoSided } from '../model/family';
+import { hasOwnPlace, isGame, isLikeAGame, isTwoSided } from '../model/family';
 import { contactWeight, onRung, suitableZones } from '../playing';
 import { unsuited, type Plan } from '../practice';
 import { standingIn, type Obstacle } from '../shelf';
@@ -130,12 +130,8 @@ export const isApart = ({ drill }: Choice): boolean => hasOwnPlace(drill);
 /** Whether a drill may stand for a game where the full one cannot be played: two sides of players, or live play of two. */
 export const isSmallGame = ({ run }: Choice): boolean => isGame(run) && run.family !== 'scrimmage';
 
-/** Players from whom on live play of two sides is like a game. */
-const LIKE_A_GAME = 6;
-
-/** Whether a drill is live play of two sides with so many that it may stand where no game can be played. */
-export const isLivePlay = ({ run }: Choice): boolean =>
-	!hasOwnPlace(run) && !isGame(run) && isTwoSided(run) && run.group.ideal >= LIKE_A_GAME;
+/** Whether a drill may stand where no game can be played. */
+export const isLivePlay = ({ run }: Choice): boolean => isLikeAGame(run);
 
 /** What a minute of a drill counts of the minutes of hard contact of a day, 0 to 1. */
 export const contactOfMinute = ({ run }: Choice, { context }: Plan): number =>

@@ -6,6 +6,7 @@ import { evaluate, type Evaluation } from '../playing';
 import type { Drill } from '../model/drill';
 import { isOpposed } from '../model/family';
 import type { Period } from '../model/practice';
+import { MOST_CLOSE, MOST_WARM_UP } from './frame';
 import { applyEdit, blocksOf, drillOf, type Edit, plannedMinutes } from '../practice';
 
 /** How many findings of a draft are worked on. */
@@ -91,7 +92,10 @@ function fixed(draft: Evaluation, kept: ReadonlySet<string>): Evaluation {
 const LONGER = ['scrimmage', 'together', 'warm-up', 'units', 'close'];
 
 /** Nobody warms up or walks home for longer. */
-const MOST: Partial<Record<Period['kind'], number>> = { 'warm-up': 12, close: 5 };
+const MOST: Partial<Record<Period['kind'], number>> = {
+	'warm-up': MOST_WARM_UP,
+	close: MOST_CLOSE
+};
 
 /** How bad a practice is: stops before warnings. */
 function badness(evaluation: Evaluation): number {

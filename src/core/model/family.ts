@@ -21,3 +21,10 @@ export const isTwoSided = ({ live, spots }: Pick<Drill, 'live' | 'spots'>): bool
 /** Whether somebody works against those who work: opponents do, and the sides of a game. */
 export const isOpposed = (drill: Pick<Drill, 'live' | 'spots'>): boolean =>
 	drill.spots.some(({ role }) => role === 'opponent') || isTwoSided(drill);
+
+/** Players from whom on live play of two sides is like a game. */
+const LIKE_A_GAME = 6;
+
+/** Whether a drill is live play of two sides with so many that it may stand where no game can be played. */
+export const isLikeAGame = (drill: Pick<Drill, 'family' | 'spots' | 'live' | 'group'>): boolean =>
+	!hasOwnPlace(drill) && !isGame(drill) && isTwoSided(drill) && drill.group.ideal >= LIKE_A_GAME;

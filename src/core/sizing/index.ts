@@ -8,7 +8,7 @@ export {
 	kitNeeded,
 	roomIn
 } from './blocks';
-export { size } from './size';
+export { bestOf, size } from './size';
 export {
 	SizeInput,
 	type Block,

@@ -166,10 +166,24 @@ export function size(input: SizeInput): Outcome<SizeOutput> {
 			});
 		}
 	}
-	const free = options.filter(
-		({ blockedBy: blocks, adultsAt }) =>
-			blocks.length === 0 && (limits.coaches !== undefined || adultsAt === 0)
-	);
-	const [best] = free.sort((a, b) => compare(a, b, adultsOf));
-	return ok({ options, best: best ? options.indexOf(best) : null });
+	return ok({ options, best: bestOf(drill, options, limits.coaches !== undefined) });
+}
+
+/**
+ * Index of the best free one of some sizes of a drill, null where none is free: most turns for the least served, then
+ * the least waiting, the fewest copies, the fewest adults; those who feed only where it is known who is there.
+ */
+export function bestOf(
+	drill: Drill,
+	options: readonly SizeOption[],
+	knowsAdults: boolean
+): number | null {
+	const each = drill.coaches.min + adultPlaces(drill).always;
+	const adultsOf = ({ copies, adultsAt }: SizeOption) => copies * (each + adultsAt);
+	const [best] = options
+		.filter(
+			({ blockedBy: blocks, adultsAt }) => blocks.length === 0 && (knowsAdults || adultsAt === 0)
+		)
+		.sort((a, b) => compare(a, b, adultsOf));
+	return best ? options.indexOf(best) : null;
 }

@@ -109,8 +109,8 @@
 		</p>
 		<p>{quality.join(' · ')}</p>
 		<p class="unlike">{unlikeWords(draft.unlike, team, say)}</p>
-		{#each undone as words (words)}<p class="left">{words}</p>{/each}
-		{#each left as words (words)}<p class="left">{words}</p>{/each}
+		{#each undone as words, index (index)}<p class="left">{words}</p>{/each}
+		{#each left as words, index (index)}<p class="left">{words}</p>{/each}
 	</header>
 	<Button size="small" aria-label={say(texts.useNumber, { number })} on:click={onuse}
 		>{say(texts.use)}</Button

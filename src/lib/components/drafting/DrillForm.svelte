@@ -148,7 +148,7 @@
 		>
 		<div class="state" role="status">
 			<p class:bad={!isGood}>{saying}</p>
-			{#each hints as hint (hint)}<p class="hint">{hint}</p>{/each}
+			{#each hints as hint, index (index)}<p class="hint">{hint}</p>{/each}
 		</div>
 		<div class="steps">
 			<button type="button" class="link" disabled={!draft.canUndo} onclick={draft.undo}

@@ -41,6 +41,8 @@
 		return (resolved.ok ? resolved.value : drill).sides?.names ?? [];
 	};
 
+	/** Other steps, which share the block's minutes again. */
+	const take = (steps: Block['climb']) => onclimb(inMinutes(steps, minutes));
 	function change(index: number, next: Partial<ClimbStep>) {
 		const step = Object.fromEntries(
 			Object.entries({ ...climb[index], ...next }).filter(([, each]) => each !== undefined)
@@ -104,8 +106,7 @@
 							<button
 								class="link"
 								aria-label={say(texts.removeStep, { step: index + 1 })}
-								onclick={() => onclimb(inMinutes(climb.toSpliced(index, 1), minutes))}
-								>{say(texts.remove)}</button
+								onclick={() => take(climb.toSpliced(index, 1))}>{say(texts.remove)}</button
 							>
 						{/if}
 					</div>
@@ -131,10 +132,7 @@
 	{/if}
 	<div class="foot">
 		{#if climb.length < 20}
-			<Button
-				kind="ghost"
-				size="small"
-				on:click={() => onclimb(inMinutes(withNextStep(climb, drill), minutes))}
+			<Button kind="ghost" size="small" on:click={() => take(withNextStep(climb, drill))}
 				>{say(texts.addStep)}</Button
 			>
 		{/if}

@@ -64,8 +64,8 @@
 		{#each rungs as rung (rung.name)}
 			<h3>{rung.name}</h3>
 			<p>{rung.cues.join(' · ')}</p>
-			{#each rung.told as line (line)}<p>{line}</p>{/each}
-			{#each rung.faults as line (line)}<p class="fault">{line}</p>{/each}
+			{#each rung.told as line, k (k)}<p>{line}</p>{/each}
+			{#each rung.faults as line, k (k)}<p class="fault">{line}</p>{/each}
 			{#if rung.others.length > 0}<p>
 					{say(texts.others, { told: rung.others.join(' · ') })}
 				</p>{/if}

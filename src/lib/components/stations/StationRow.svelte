@@ -97,7 +97,7 @@
 	</p>
 	{#if lacks.length > 0}
 		<ul>
-			{#each lacks as lack (lack)}<li class="lack">{lack}</li>{/each}
+			{#each lacks as lack, k (k)}<li class="lack">{lack}</li>{/each}
 		</ul>
 	{/if}
 </li>
