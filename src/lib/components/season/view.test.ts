@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest';
 import type { Season } from '$core/model/season';
 import { speaker } from '$words';
 import { calendarWeeks } from './calendarItems';
+import { readMessage } from '../../../words/read';
 import { dueWords } from './dueWords';
+import { weekWords, wholeWords } from './lineWords';
 import {
 	nextOf,
 	ordered,
@@ -81,7 +83,31 @@ describe('the season as it is shown', () => {
 		// Never a main skill since 1 March; passing was one on 2 March.
 		expect(figures.gap).toEqual({ skill: 'moving', unit: 'backs', days: 11 });
 		const passing = due.now.find(({ skill }) => skill === 'passing');
-		expect(passing && dueWords(passing, speaker(undefined), dueDay)).toContain('10 days ago');
+		expect(passing && dueWords(passing, speaker(undefined, readMessage), dueDay)).toContain(
+			'10 days ago'
+		);
+	});
+
+	test('says of a line what the list says of it, and of a week where it stands at its end', () => {
+		const say = speaker(undefined, readMessage);
+		const view = seasonView(sent);
+		const passing = lineOf(view, 'passing');
+		if (!passing) throw new Error('passing is a line');
+		// 20 min were had; 41 are due by Friday, and all 50 by the end of the second week.
+		expect(wholeWords(passing, view, say)).toBe(
+			'20 min done, 0 min planned · To Friday 12 March: owes 21 of 41 min · 10 days ago, spacing 4'
+		);
+		expect(weekWords(passing, 2, say)).toBe(
+			'0 min done, 0 min planned · To the end of week 2, with what is planned: 20 of 50 min, 30 min short'
+		);
+		expect(weekWords(passing, 1, say)).toContain('20 of 18 min');
+		expect(
+			weekWords(
+				{ ...passing, cells: passing.cells.map((cell) => ({ ...cell, target: 0 })) },
+				1,
+				say
+			)
+		).toBe('20 min done, 0 min planned');
 	});
 
 	test('is drawn from what was sent: of all, and of a unit at once', () => {

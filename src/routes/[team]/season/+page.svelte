@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { goto, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
-	import { daysOfWeek, weekOf, type ClothLine, type Lack } from '$core/season';
+	import { daysOfWeek, weekOf, type Lack } from '$core/season';
 	import { dayWords } from '$lib/components/page/dates';
 	import { stay } from '$lib/components/page/notice.svelte';
 	import { loadOnceDone } from '$lib/components/page/loadOnceDone.svelte';
@@ -17,14 +17,13 @@
 	import Lacks from '$lib/components/season/Lacks.svelte';
 	import LadderList from '$lib/components/season/LadderList.svelte';
 	import Legend from '$lib/components/season/Legend.svelte';
-	import { dueWords } from '$lib/components/season/dueWords';
+	import { weekWords, wholeWords } from '$lib/components/season/lineWords';
 	import { wholeName } from '$lib/components/season/names';
 	import {
 		lineKey,
 		ordered,
 		seasonView,
 		sharesOf,
-		totalOf,
 		type Opened,
 		type Order
 	} from '$lib/components/season/view';
@@ -109,46 +108,12 @@
 				})
 			: []
 	);
-	/** What a line had and is to have in a week, and where it stands at its end. */
-	function sayWeek({ cells }: ClothLine, week: number): string {
-		const { done, planned, standing, target, owed } = cells[week - 1];
-		const [had, coming] = [done, planned].map(Math.round);
-		return [
-			say(texts.soMuch, { done: had, planned: coming }),
-			...(target > 0
-				? [
-						say(texts.toEndOfWeek, {
-							...{ week, standing: Math.round(standing), target: Math.round(target) },
-							owed: Math.round(owed)
-						})
-					]
-				: [])
-		].join(' · ');
-	}
-	/** What a line had and is to have in all, and what it owes on the day that the list beside it tells of. */
-	function sayWhole(line: ClothLine): string {
-		const { done, planned } = totalOf(line);
-		const own = [...view.due.now, ...view.due.later].find(
-			(each) => lineKey(each) === lineKey(line)
-		);
-		return [
-			say(texts.soMuch, { done: Math.round(done), planned: Math.round(planned) }),
-			...(own
-				? [
-						say(texts.toDay, {
-							day: dayWords(view.dueDay),
-							why: dueWords(own, say, view.dueDay)
-						})
-					]
-				: [])
-		].join(' · ');
-	}
 	const panel = $derived.by(() => {
 		if (!opened) return null;
 		const { week } = opened;
 		const name = line && wholeName(line, called, say);
 		const { first, last } = daysOfWeek(data.season, week ?? 1);
-		const says = line && (week ? sayWeek(line, week) : sayWhole(line));
+		const says = line && (week ? weekWords(line, week, say) : wholeWords(line, view, say));
 		const title =
 			name === undefined
 				? week === undefined

@@ -59,6 +59,21 @@ describe('createTeam', () => {
 		}
 	);
 
+	test('gives a larger squad more of what is counted for a squad, and no more of the rest', async () => {
+		const sport = listSports().find(({ id }) => id === 'field-hockey');
+		const kitOfSquad = async (count: number) => {
+			const players = Array.from({ length: count }, (_, k) => `Player ${k + 1}`).join('\n');
+			const { team, practice } = await made({ sport: 'field-hockey', players });
+			return (await loadBoard(db, team, practice))?.surroundings.kit ?? {};
+		};
+		const kit = sport?.kit ?? {};
+		expect(await kitOfSquad(24)).toEqual(kit);
+		const large = await kitOfSquad(48);
+		for (const [item, count] of Object.entries(kit))
+			expect([item, large[item]]).toEqual([item, count < 10 ? count : 2 * count]);
+		expect(Object.values(kit).some((count) => count < 10)).toBe(true);
+	});
+
 	const rope = { name: 'Rope ball', length: 30, width: 12.5, indoors: true, ball: 'knot' };
 
 	test('starts a team of a sport of its own on a plain rectangle, with drills in its words', async () => {
