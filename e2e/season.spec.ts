@@ -122,7 +122,9 @@ test('the cloth is read by keyboard, by unit, by player and as a table; a cell o
 test('what is due is pushed off, to a day and up, and stays so', async ({ page, server }) => {
 	await open(page, `${server.url}/saltmarsh/season`);
 	const due = page.locator('section', { hasText: 'Due on Tuesday 6 April' });
-	await expect(due.locator('li').first()).toContainText('owes 53 of 67 min · 12 days ago');
+	await expect(due.locator('li').first()).toContainText(
+		'owes 53 of 67 min · main skill 12 days ago'
+	);
 	await page.getByRole('button', { name: 'Change: Finishing', exact: true }).click();
 	await page.getByRole('button', { name: 'Not now' }).click();
 	await expect(due.locator('ol').last()).toContainText('Finishing');

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoContext, demoPractice } from '../../../tests/support/demo';
 import { faultsIn } from '../checks';
+import type { Drill } from '../model/drill';
 import { kitNeeded } from '../sizing';
 import { evaluate, overlap, roomFor } from '../playing';
 import {
@@ -11,9 +12,18 @@ import {
 	findBlock,
 	type Found,
 	idMaker,
-	plannedMinutes
+	plannedMinutes,
+	toContext
 } from '../practice';
-import { fitToTime, plainPeriod, resizePeriods, setMinutes, sizeLane, splitIntoCopies } from '.';
+import {
+	fitToTime,
+	periodFromDrill,
+	plainPeriod,
+	resizePeriods,
+	setMinutes,
+	sizeLane,
+	splitIntoCopies
+} from '.';
 
 const context = demoContext();
 const practice = demoPractice();
@@ -163,4 +173,31 @@ test('zones that touch do not overlap, and those that share ground do', () => {
 test('new ids step over those that are taken', () => {
 	const makeId = idMaker(['p.b', 'p.b-2']);
 	expect([makeId('p.b'), makeId('p.b'), makeId('q')]).toEqual(['p.b-3', 'p.b-4', 'q']);
+});
+
+test('copies are laid into the zones that hold them all, and a tight one where one is enough', () => {
+	const { shelf, ...rest } = demoContext();
+	const zones = [
+		{ id: 'a', name: 'A', x: 0, y: 0, length: 15, width: 10 },
+		{ id: 'b', name: 'B', x: 15, y: 0, length: 15, width: 10 },
+		{ id: 'both', name: 'Both', x: 0, y: 0, length: 30, width: 10 }
+	];
+	const squares = shelf.find(({ id }) => id === 'two-touch-squares') as Drill;
+	const drill: Drill = {
+		...squares,
+		ground: { length: 10, width: 10 },
+		hazards: {},
+		rungs: [],
+		coaches: { min: 0, ideal: 0 }
+	};
+	const empty = { ...demoPractice(), periods: [] };
+	const around = toContext({ ...rest, drills: [drill], ground: { ...rest.ground, zones } });
+	const zonesFor = (players: number) => {
+		const expected = empty.expected.slice(0, players);
+		const plan = { practice: { ...empty, expected }, context: around };
+		const period = periodFromDrill(plan, { drill, id: 'p', minutes: 10 });
+		return period?.lanes[0].blocks[0].copies.map(({ zoneId }) => zoneId);
+	};
+	expect(zonesFor(4)).toEqual(['a']);
+	expect(zonesFor(18)).toEqual(['both', 'both', 'both']);
 });

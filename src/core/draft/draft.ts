@@ -14,7 +14,7 @@ import { Maker, type Made } from './make';
 import { mended } from './mend';
 import { whyOf } from './reasons';
 import { FEWEST_STATIONS, MOVE_SECONDS } from './stationRound';
-import { blockedBy, isAsAsked } from './works';
+import { isAsAsked } from './works';
 import { Workshop } from './workshop';
 import {
 	MOST_SEED,
@@ -204,7 +204,7 @@ class Drafting {
 		const owed = owedMost(due);
 		if (owed < 0 || covers[owed].minutes >= Math.min(LEAST_OWED, due[owed].minutes)) return [];
 		const some = this.choices.filter((choice) => !isApart(choice) && choice.gives[owed] >= TRAINS);
-		const because = some.length === 0 ? 'shelf' : some.some(isForAll) ? 'time' : blockedBy(some[0]);
+		const because = some.length === 0 ? 'shelf' : some.some(isForAll) ? 'time' : 'together';
 		return [{ what: 'due', skill: due[owed].skill, because }];
 	}
 

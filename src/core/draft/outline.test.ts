@@ -124,3 +124,15 @@ test('minutes go where they are worth most, and hard work gets a drink before it
 	const placed = outlineOf(slots, { minutes: 30, limit: 20 });
 	expect(placed?.parts.map(({ id }) => id)).toEqual(['warm', 'press', null, 'game']);
 });
+
+test('what stands between two drinks lasts until players are thirsty again, whatever a minute is worth elsewhere', () => {
+	const slots = [
+		slot('warm', 20, 20),
+		slot('alone', 6, 12, { worth: () => 0 }),
+		slot('game', 16, 20, { worth: () => 9 })
+	];
+	const cut = outlineOf(slots, { minutes: 48, limit: 20 });
+	expect(cut?.parts.map(({ minutes }) => minutes)).toEqual([20, 2, 8, 2, 16]);
+	const more = outlineOf(slots, { minutes: 50, limit: 20 });
+	expect(more?.parts.map(({ minutes }) => minutes)).toEqual([20, 2, 8, 2, 18]);
+});

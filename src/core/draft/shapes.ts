@@ -187,9 +187,9 @@ export const Undone = Type.Object(
 		because: says(
 			Type.Enum([
 				...['shelf', 'players', 'adults', 'kit', 'ground', 'ages', 'units'],
-				...['game-near', 'time', 'finding']
+				...['game-near', 'together', 'time', 'finding']
 			]),
-			'Why not: nothing on the shelf does it; too few or too many players, adults, kit, ground; the ages; players without a unit; a game too near; no time; something that would stop the practice'
+			'Why not: nothing on the shelf does it; too few or too many players, adults, kit, ground; the ages; players without a unit; a game too near; only some can do it at once; no time; something that would stop the practice'
 		)
 	},
 	closed

@@ -9,7 +9,9 @@ import {
 	laidCopies,
 	layInto,
 	pointAlong,
+	roomierZones,
 	standingsAt,
+	suitableZones,
 	wayFrom
 } from '.';
 
@@ -124,4 +126,19 @@ test('as many copies as a zone holds lie in it, clear of each other, and no more
 					expect(gapBetween(laid[k], other)).toBeGreaterThanOrEqual(flight - 1e-6);
 			}
 		}
+});
+
+test('zones that hold more copies together are told, none upon another, where the tight ones hold fewer', () => {
+	const zone = (id: string, x: number, length: number) => ({
+		...{ id, name: id, x, y: 0, length, width: 10 }
+	});
+	const zones = [zone('a', 0, 15), zone('b', 15, 15), zone('both', 0, 30), zone('c', 30, 12)];
+	const drill = { ground: { length: 10, width: 10 } };
+	const tight = suitableZones(drill, zones, 4);
+	expect(tight.map(({ id }) => id).sort()).toEqual(['a', 'b', 'c']);
+	const roomier = roomierZones(drill, { zones, tight, players: 4 });
+	expect(roomier?.map(({ id }) => id).sort()).toEqual(['both', 'c']);
+	const large = { ground: { length: 15, width: 10 } };
+	const own = suitableZones(large, zones, 4);
+	expect(roomierZones(large, { zones, tight: own, players: 4 })).toBeNull();
 });

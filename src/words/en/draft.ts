@@ -35,7 +35,7 @@ export default messages({
 	open: '{minutes} min left open',
 	covers: '{name}: {got} of {wanted} min',
 	undone:
-		'{what, select, brief {{name} is planned and not in it} daily {{name} is meant for every {practice} and not in it} stations {No {stations}} units {No time by {unit}} game {No full game} other {Little or nothing of {name}}}: {because, select, shelf {no {drill} on the shelf does it} players {not with so many {players}} adults {too few {adults}} kit {too little kit} ground {no {zone} is large enough} ages {it is for other ages} units {some {players} have no {unit}} gameNear {a game is too near} time {no time is left} other {something would stop it}}.',
+		'{what, select, brief {{name} is planned and not in it} daily {{name} is meant for every {practice} and not in it} stations {No {stations}} units {No time by {unit}} game {No full game} other {Little or nothing of {name}}}: {because, select, shelf {no {drill} on the shelf does it} players {not with so many {players}} adults {too few {adults}} kit {too little kit} ground {no {zone} is large enough} ages {it is for other ages} units {some {players} have no {unit}} gameNear {a game is too near} together {not all can do it at once} time {no time is left} other {something would stop it}}.',
 	best: 'Gives most of what is due.',
 	moreOf: '{minutes} min more of {name} than draft 1.',
 	hasStations: 'With {stations}, unlike draft 1.',

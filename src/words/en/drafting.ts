@@ -36,7 +36,7 @@ export default messages({
 	dragToOrder: 'Drag to order, or Alt with an arrow key',
 	buildsOn: 'It builds on',
 	easierThanBelow:
-		'It asks for less effort or contact than what comes right before it: is the order right?',
+		'{rungName} asks for less effort or contact than what comes right before it. Is the order right?',
 	removeThisRung: 'Remove this {rung}',
 	theSkill: 'the skill',
 	addASkill: 'Add a skill',

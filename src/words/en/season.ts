@@ -74,7 +74,8 @@ export default messages({
 	owesOf: 'owes {owed} of {target} min',
 	onTarget: '{got} of {target} min',
 	noTarget: 'no target, {got} min so far',
-	rested: '{days, plural, =0 {today} one {1 day ago} other {# days ago}}, spacing {interval}',
+	rested:
+		'main skill {days, plural, =0 {today} one {1 day ago} other {# days ago}}, spacing {interval}',
 	neverYet: 'not yet this season',
 	onFixList: 'fix list',
 	nextOpponent: 'next opponent',

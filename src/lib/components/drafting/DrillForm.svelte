@@ -86,30 +86,26 @@
 		});
 	});
 	function hintWords(hint: DrillHint): string {
+		const rungName = draft.kept.rungs.find(({ id }) => id === hint.rung)?.name;
+		const where = rungName === undefined ? '' : say(texts.onTheRung, { rungName });
+		const onIt = (said: string) => [said, where].filter(Boolean).join(' ');
 		switch (hint.code) {
 			case 'headway-unmet':
-				return say(texts.headwayUnmet);
+				return onIt(say(texts.headwayUnmet));
 			case 'role-held':
-				return say(texts.roleHeld, { spot: hint.spot });
+				return onIt(say(texts.roleHeld, { spot: hint.spot }));
 			case 'easier-than-below':
-				return say(texts.easierThanBelow);
+				return say(texts.easierThanBelow, { rungName: rungName ?? say(texts.theDrillItself) });
 			case 'too-fast':
-				return say(texts.tooFast, {
-					spot: hint.spot,
-					asked: hint.asked.toFixed(1),
-					most: hint.most
-				});
+				return onIt(
+					say(texts.tooFast, { spot: hint.spot, asked: hint.asked.toFixed(1), most: hint.most })
+				);
 		}
 	}
 	/** What is likely wrong with a drill that runs; the youngest that it is for decides, else fifteen. */
 	const hints = $derived(
 		draft.isComplete && !draft.fault
-			? drillHints(draft.kept, draft.kept.ages?.from ?? 15).map((hint) => {
-					const name = draft.kept.rungs.find(({ id }) => id === hint.rung)?.name;
-					const where = name === undefined ? '' : say(texts.onTheRung, { rungName: name });
-					const said = hintWords(hint);
-					return [said, where].filter(Boolean).join(' ');
-				})
+			? drillHints(draft.kept, draft.kept.ages?.from ?? 15).map(hintWords)
 			: []
 	);
 	/** Ctrl or Cmd with Z, where no letters are typed: those the browser takes back itself. */

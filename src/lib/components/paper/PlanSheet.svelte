@@ -149,7 +149,7 @@
 						{/if}
 						<td>
 							<strong>{sheetBlock.drill?.name ?? ''}</strong>
-							{#if sheetBlock.rungs}<em>{sheetBlock.rungs}</em>{/if}
+							{#if sheetBlock.rungs}<em class="rungs">{sheetBlock.rungs}</em>{/if}
 							{#if sheetBlock.sides}<span>{say(texts.sides, { sides: sheetBlock.sides })}</span
 								>{/if}
 							{[sheetBlock.adults, sheetBlock.turns]
@@ -220,6 +220,10 @@
 </article>
 
 <style>
+	/* What stands behind slanted letters keeps off them. */
+	.rungs {
+		padding-right: 3px;
+	}
 	.sheet {
 		background: #fff;
 		width: 186mm;

@@ -84,7 +84,7 @@ describe('the season as it is shown', () => {
 		expect(figures.gap).toEqual({ skill: 'moving', unit: 'backs', days: 11 });
 		const passing = due.now.find(({ skill }) => skill === 'passing');
 		expect(passing && dueWords(passing, speaker(undefined, readMessage), dueDay)).toContain(
-			'10 days ago'
+			'main skill 10 days ago'
 		);
 	});
 
@@ -95,7 +95,7 @@ describe('the season as it is shown', () => {
 		if (!passing) throw new Error('passing is a line');
 		// 20 min were had; 41 are due by Friday, and all 50 by the end of the second week.
 		expect(wholeWords(passing, view, say)).toBe(
-			'20 min done, 0 min planned · To Friday 12 March: owes 21 of 41 min · 10 days ago, spacing 4'
+			'20 min done, 0 min planned · To Friday 12 March: owes 21 of 41 min · main skill 10 days ago, spacing 4'
 		);
 		expect(weekWords(passing, 2, say)).toBe(
 			'0 min done, 0 min planned · To the end of week 2, with what is planned: 20 of 50 min, 30 min short'

@@ -33,19 +33,19 @@ const due = (of: Partial<DueSkill>): DueSkill =>
 const PUSHED = { season: 's', skill: 'passing', since: '2027-04-05' };
 
 test.each<[Partial<DueSkill>, string]>([
-	[{}, '42 of 60 min · 5 days ago, spacing 7'],
-	[{ targetMinutes: 0 }, 'no target, 42 min so far · 5 days ago, spacing 7'],
+	[{}, '42 of 60 min · main skill 5 days ago, spacing 7'],
+	[{ targetMinutes: 0 }, 'no target, 42 min so far · main skill 5 days ago, spacing 7'],
 	[{ owedMinutes: 18, last: null }, 'owes 18 of 60 min · not yet this season'],
-	[{ last: '2027-04-06' }, '42 of 60 min · today, spacing 7'],
+	[{ last: '2027-04-06' }, '42 of 60 min · main skill today, spacing 7'],
 	[
 		{ parts: { owed: 0, since: 0, fix: 1, seed: 1 } },
-		'42 of 60 min · 5 days ago, spacing 7 · fix list · next opponent'
+		'42 of 60 min · main skill 5 days ago, spacing 7 · fix list · next opponent'
 	],
 	[
 		{ push: { ...PUSHED, push: 'day', day: '2027-04-13' } },
-		'42 of 60 min · 5 days ago, spacing 7 · from Tuesday 13 April'
+		'42 of 60 min · main skill 5 days ago, spacing 7 · from Tuesday 13 April'
 	],
-	[{ push: { ...PUSHED, push: 'off' } }, '42 of 60 min · 5 days ago, spacing 7 · off']
+	[{ push: { ...PUSHED, push: 'off' } }, '42 of 60 min · main skill 5 days ago, spacing 7 · off']
 ])('what is due says why: %o', (of, words) => {
 	expect(dueWords(due(of), say, '2027-04-06')).toBe(words);
 });
