@@ -52,4 +52,12 @@ test('one that is empty leaves what warm-up, game, water and end leave, and what
 	const given = planned.gives?.reduce((sum, { minutes }) => sum + minutes, 0) ?? 0;
 	expect(given).toBeGreaterThan(10);
 	expect(given).toBeLessThanOrEqual(32);
+	// And its load, as that of what is beside the plan: 10 minutes of warm-up, 18 of game, 4 at the end.
+	const effortOf = (of: string) =>
+		context.shelf.find(({ family, frequency }) => family === of && frequency === 'daily')?.effort ??
+		context.shelf.find(({ family }) => family === of)?.effort ??
+		0;
+	const load = 10 * effortOf('warm-up') + 18 * effortOf('scrimmage') + 4 * effortOf('cool-down');
+	expect(load).toBeGreaterThan(0);
+	expect(planned.load).toBeCloseTo(load, 6);
 });

@@ -73,6 +73,13 @@ const given = (items: readonly PlanItem[], drills: ReadonlyMap<string, Drill>) =
 		({ skill }) => skill
 	).map(([skill, minutes]) => ({ skill, minutes: Math.min(600, minutes) }));
 
+/** What some drills cost: minutes times effort. */
+const loadOf = (items: readonly PlanItem[], drills: ReadonlyMap<string, Drill>): number =>
+	sum(items, ({ drill, rung, minutes }) => {
+		const found = drills.get(drill);
+		return found ? minutes * onRung(found, rung).effort : 0;
+	});
+
 /** What warm-up, game and end of a practice that is not built yet are likely to be. */
 function likely(minutes: number, drills: readonly Drill[]): PlanItem[] {
 	const of = {
@@ -116,6 +123,7 @@ export function asPlanned(
 	if (isBuilt) {
 		const items = held(practice);
 		const locked = items.filter(isKnown);
+		const others = items.filter((item) => !isKnown(item));
 		return {
 			practice: {
 				...frame,
@@ -124,16 +132,15 @@ export function asPlanned(
 					sum(locked, (item) => item.minutes)
 				),
 				locked,
-				gives: given(
-					items.filter((item) => !isKnown(item)),
-					drills
-				)
+				gives: given(others, drills),
+				load: loadOf(others, drills)
 			},
 			isBuilt,
 			before: []
 		};
 	}
 	const known = brief.filter(isKnown);
+	const beside = likely(minutes, shelf);
 	return {
 		practice: {
 			...frame,
@@ -141,7 +148,8 @@ export function asPlanned(
 			locked: known
 				.filter(({ locked }) => locked)
 				.map(({ locked: _locked, why: _why, ...item }) => item),
-			gives: given(likely(minutes, shelf), drills)
+			gives: given(beside, drills),
+			load: loadOf(beside, drills)
 		},
 		isBuilt,
 		before: known

@@ -1,6 +1,6 @@
 import { LEAST_MINUTES } from './minutes';
 import { Rules } from './rules';
-import type { Briefs, Item, Task } from './task';
+import type { Briefs, Item, Slot, Task } from './task';
 
 /** Days that a skill may rest: these at first, each time longer by the factor, up to the most. */
 const SPACING = { firstDays: 4, growth: 1.5, mostDays: 28 };
@@ -9,28 +9,43 @@ const SPACING = { firstDays: 4, growth: 1.5, mostDays: 28 };
 const COST = {
 	/** A drill more than a practice has room for: few that last are better than many that do not. */
 	drill: 0.6,
-	/** A minute that nothing fills. */
+	/** A minute that nothing fills; in a week of taper a practice may end sooner. */
 	open: 0.6,
+	openInTaper: 0.3,
+	/** A point of effort above the easy ones for a minute in a week of taper. */
+	effortInTaper: 0.1,
 	/** A day that a skill rests for longer than it may. */
 	gap: 0.2,
 	/** A week that costs twice as much over the limit as the weeks before. */
 	jump: 6,
 	/** Minutes of a drill that one of the three practices before has too, the nearest first. */
 	same: [0.04, 0.03, 0.02],
+	/** A minute beyond the share of a practice that may be the same as in the one before: it is the same again. */
+	again: 0.8,
+	/** A minute of a daily drill beyond those that keep it warm: it is there every time. */
+	daily: 0.2,
 	/** A drill too few in a practice of children. */
 	few: 3,
 	/** Share of the load that a week of taper has too much or too little, beside the weeks before. */
-	taper: 25,
+	taper: 300,
 	/** A drill that came or went. */
 	change: 0.8,
 	/** Minutes of a drill that changed. */
 	moved: 0.01
 };
 
-/** Shares of the mean load of so many weeks before that a week of taper is to have. */
-const TAPER = { weeks: 3, least: 0.6, most: 0.8 };
+/** Shares of the mean load of the weeks before that a week of taper is to have; by what share a practice may end sooner. */
+const TAPER = { least: 0.6, most: 0.8, open: 0.3 };
+/** Effort up to which work is easy. */
+const EASY_EFFORT = 5;
+/** Minutes of a skill beside the plan that keep it from resting. */
+const WARM_MINUTES = 3;
+/** Share of a practice that may be the same as in the one before. */
+const SAME_SHARE = 0.4;
+/** Minutes of a daily drill that are enough. */
+const DAILY_ENOUGH = 10;
 /** What a day over the gap of a stage counts beside one of a skill with a target. */
-const STAGE_GAP = 0.5;
+const STAGE_GAP = 2.5;
 
 /** A practice has room for about a drill in so many minutes. */
 const DRILL_MINUTES = 11;
@@ -75,8 +90,8 @@ export class Judge {
 	private readonly more: Float64Array;
 	private readonly lastStage: Int32Array;
 	private readonly stageTimes: Int16Array;
-	/** Weeks in which work gets less. */
-	private readonly taperWeeks: number[];
+	/** Practices in weeks of taper. */
+	private readonly tapering: ReadonlySet<number>;
 
 	constructor(private readonly task: Task) {
 		const { slots, lines, held } = task;
@@ -91,7 +106,7 @@ export class Judge {
 		this.more = new Float64Array(task.asks.length);
 		this.lastStage = new Int32Array(task.stages.length);
 		this.stageTimes = new Int16Array(task.stages.length);
-		this.taperWeeks = [...new Set(slots.flatMap(({ isTaper, week }) => (isTaper ? week : [])))];
+		this.tapering = new Set(task.tapers.flatMap(({ own }) => own));
 		this.asksAt = slots.map((_, place) =>
 			Int32Array.from(
 				task.asks.flatMap(({ from, to }, ask) => (from <= place && place <= to ? ask : []))
@@ -129,27 +144,23 @@ export class Judge {
 		const { slots, lines, asks } = this.task;
 		const count = lines.length;
 		const { given } = this;
-		const { leastDrills } = this.task;
-		let [open, same, changes, moved, drills, few] = [0, 0, 0, 0, 0, 0];
+		let [own, same, changes, moved] = [0, 0, 0, 0];
 		for (let place = 0; place < slots.length; place += 1) {
 			const slot = slots[place];
 			const [row, next] = [place * count, (place + 1) * count];
 			for (let line = 0; line < count; line += 1)
 				given[next + line] = given[row + line] + slot.gives[line];
-			let left = slot.minutes;
 			for (const item of briefs[place]) {
 				const { gives } = this.task.ladders[item.drill].variants[item.at];
 				for (let line = 0; line < count; line += 1)
 					given[next + line] += gives[line] * item.minutes;
-				left -= item.minutes;
 			}
-			const most = Math.ceil(slot.minutes / Math.max(DRILL_MINUTES - (2 * leastDrills) / 4, 1));
-			drills += Math.max(0, briefs[place].length - Math.max(leastDrills, most));
-			if (!slot.isOff && slot.minutes >= leastDrills * LEAST_MINUTES)
-				few += Math.max(0, leastDrills - briefs[place].length);
-			if (!slot.isOff && left > 0) open += left;
-			for (let back = 1; back <= COST.same.length && back <= place; back += 1)
-				same += COST.same[back - 1] * this.sameIn(briefs[place - back], briefs[place]);
+			own += this.ownCost(slot, briefs[place], this.tapering.has(place));
+			for (let back = 1; back <= COST.same.length && back <= place; back += 1) {
+				const minutes = this.sameIn(briefs[place - back], briefs[place]);
+				same += COST.same[back - 1] * minutes;
+				if (back === 1) same += COST.again * Math.max(0, minutes - SAME_SHARE * slot.minutes);
+			}
 			if (!slot.before) continue;
 			for (const item of briefs[place]) {
 				const was = slot.before.find(({ drill }) => drill === item.drill);
@@ -170,16 +181,38 @@ export class Judge {
 		const jumps = this.jumps();
 		const cost =
 			short +
-			COST.drill * drills +
-			COST.open * open +
+			own +
 			COST.gap * over +
 			COST.jump * jumps +
 			same +
-			COST.few * few +
 			COST.taper * this.untapered() +
 			COST.change * changes +
 			COST.moved * moved;
 		return { short, met, over, longestGap: longest, changes, cost };
+	}
+
+	/** What is bad about a practice, whatever stands beside it. */
+	private ownCost({ minutes, isOff }: Slot, brief: readonly Item[], isTaper: boolean): number {
+		const { leastDrills, ladders } = this.task;
+		let [left, cost] = [minutes, 0];
+		for (const { drill, at, minutes: own, isLocked } of brief) {
+			const { isDaily, variants } = ladders[drill];
+			left -= own;
+			if (isDaily && !isLocked) cost += COST.daily * Math.max(0, own - DAILY_ENOUGH);
+			if (isTaper)
+				cost += COST.effortInTaper * own * Math.max(0, variants[at].effort - EASY_EFFORT);
+		}
+		const most = Math.ceil(minutes / Math.max(DRILL_MINUTES - leastDrills / 2, 1));
+		cost += COST.drill * Math.max(0, brief.length - Math.max(leastDrills, most));
+		if (!isOff && minutes >= leastDrills * LEAST_MINUTES)
+			cost += COST.few * Math.max(0, leastDrills - brief.length);
+		if (!isOff && left > 0) {
+			const cheap = isTaper ? Math.min(left, TAPER.open * minutes) : 0;
+			// One that is cut in half is worse than two that end a little sooner.
+			const dear = isTaper ? 2 * COST.open : COST.open;
+			cost += COST.openInTaper * cheap + dear * (left - cheap);
+		}
+		return cost;
 	}
 
 	private sameIn(before: readonly Item[], now: readonly Item[]): number {
@@ -210,15 +243,20 @@ export class Judge {
 			if (gap > may) over += gap - may;
 			if (gap > longest) longest = gap;
 		};
-		for (let place = 0; place < slots.length; place += 1)
+		const come = (line: number, day: number) => {
+			if (lastMain[line] === day && times[line] > 0) return;
+			count(line, day);
+			lastMain[line] = day;
+			times[line] += 1;
+		};
+		for (let place = 0; place < slots.length; place += 1) {
+			const { day, gives } = slots[place];
+			// What a warm-up or a game gives of a skill keeps it warm as well.
+			for (let line = 0; line < lines.length; line += 1)
+				if (gives[line] >= WARM_MINUTES) come(line, day);
 			for (const { drill, at } of briefs[place])
-				for (const line of ladders[drill].variants[at].mains) {
-					const { day } = slots[place];
-					if (lastMain[line] === day && times[line] > 0) continue;
-					count(line, day);
-					lastMain[line] = day;
-					times[line] += 1;
-				}
+				for (const line of ladders[drill].variants[at].mains) come(line, day);
+		}
 		const end = slots.length > 0 ? slots[slots.length - 1].day : 0;
 		for (let line = 0; line < lines.length; line += 1) count(line, end);
 		return { over: over + STAGE_GAP * this.stageGaps(briefs, end), longest };
@@ -255,23 +293,20 @@ export class Judge {
 		return over;
 	}
 
-	/** By how much weeks of taper are off the share of the load that they are to have beside the three weeks before. */
+	/** By how much weeks of taper are off the share of the load that they are to have beside the weeks before. */
 	private untapered(): number {
-		const { slots } = this.task;
-		const { loads, firstWeek } = this;
+		const { slots, tapers } = this.task;
+		const { effort } = this.rules;
 		let off = 0;
-		for (const week of this.taperWeeks) {
-			const at = week - firstWeek;
-			const from = Math.max(0, at - TAPER.weeks);
-			if (from === at) continue;
-			let before = 0;
-			for (let k = from; k < at; k += 1) before += loads[k];
-			const mean = before / (at - from);
-			if (mean === 0) continue;
-			const share = loads[at] / mean;
+		for (const { own, before, held, weeks } of tapers) {
+			let [now, then] = [0, held];
+			for (const place of own) now += effort[place] + slots[place].load;
+			for (const place of before) then += effort[place] + slots[place].load;
+			if (then === 0) continue;
+			const share = (now * weeks) / then;
 			off += Math.max(0, share - TAPER.most, TAPER.least - share);
 		}
-		return slots.length > 0 ? off : 0;
+		return off;
 	}
 
 	/** By how much weeks cost more than they may against the mean of the four before. */
@@ -282,7 +317,7 @@ export class Judge {
 		loads.fill(0);
 		for (const { day, load } of held) loads[Math.floor(day / 7) - firstWeek] += load;
 		for (let place = 0; place < slots.length; place += 1)
-			loads[slots[place].week - firstWeek] += effort[place];
+			loads[slots[place].week - firstWeek] += effort[place] + slots[place].load;
 		let jumps = 0;
 		for (let week = 1; week < loads.length; week += 1) {
 			const from = Math.max(0, week - 4);

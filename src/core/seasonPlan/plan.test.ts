@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { planned, rulesBroken, wholeSeason } from '../../../tests/support/seasons';
+import { likelySeason, planned, rulesBroken, wholeSeason } from '../../../tests/support/seasons';
+import { seasonComplaints } from '../../../tests/support/sternSeason';
 import { addDays } from '../conditions';
 import type { Drill } from '../model/drill';
 import { onRung } from '../playing';
@@ -134,6 +135,19 @@ test('in a taper work gets less: less than without one, and nothing new or hard 
 	const [plain, less] = [lastLoad(input), lastLoad(tapering)];
 	expect(less).toBeLessThan(Math.min(0.85, plain));
 	expect(less).toBeGreaterThan(0.5);
+});
+
+test('likely seasons: load falls in a taper, and every drill says why it is there', () => {
+	const seeds = Array.from({ length: 12 }, (_, seed) => seed);
+	const inputs = seeds.map(likelySeason);
+	expect(inputs.filter(({ tapers }) => tapers).length).toBeGreaterThan(1);
+	for (const input of inputs) {
+		const said = seasonComplaints(input, planned(input, 110));
+		expect(
+			said.filter(({ code }) => code === 'taper' || code === 'unsaid'),
+			`season ${input.seed}`
+		).toEqual([]);
+	}
 });
 
 test('children get four drills or more, none for longer than suits them', () => {

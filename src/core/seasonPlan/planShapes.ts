@@ -40,6 +40,12 @@ export const PlannedPractice = Type.Object(
 				),
 				'Minutes of skills that a player gets there beside the plan: of a warm-up, of a game'
 			)
+		),
+		load: Type.Optional(
+			says(
+				Type.Number({ minimum: 0, maximum: 10_000 }),
+				'Minutes times effort of what is there beside the plan; 0'
+			)
 		)
 	},
 	closed

@@ -13,11 +13,13 @@ import { ladderOf } from '../drill';
 import { MOST_GAME } from './minutes';
 import { planFault } from './planFault';
 import type { PlanItem, PlannedPractice, SeasonPlanInput } from './planShapes';
-import type { Ask, Item, Ladder, Line, Slot, Task, Variant } from './task';
+import type { Ask, Item, Ladder, Line, Slot, TaperWeek, Task, Variant } from './task';
 
 /** Days before a game on which nothing new and nothing hard is done, and days of a week. */
 const EASED_DAYS = 2;
 const WEEK = 7;
+/** Weeks before a taper that say what is usual. */
+const TAPER_WEEKS = 3;
 /** Players under this age have so many drills in a practice at least; who is not said is grown up. */
 const CHILDREN_UNDER = 12;
 const CHILDREN_DRILLS = 4;
@@ -61,6 +63,7 @@ class Reader {
 				const last = [...days].sort().at(-1);
 				return { last: last === undefined ? null : this.dayOf(last), times: days.size };
 			}),
+			tapers: this.tapers(slots).filter(({ own, weeks }) => own.length > 0 && weeks > 0),
 			mostUses: Math.max(1, Math.ceil(slots.filter(isOpen).length / 3)),
 			leastDrills: (this.input.ages?.from ?? 99) < CHILDREN_UNDER ? CHILDREN_DRILLS : 0,
 			rampAt: this.rampAt(slots),
@@ -88,14 +91,23 @@ class Reader {
 	}
 
 	private slot(practice: PlannedPractice): Slot {
-		const { id, date, minutes, players, adults = Infinity, locked = [], gives = [] } = practice;
+		const {
+			id,
+			date,
+			minutes,
+			players,
+			adults = Infinity,
+			locked = [],
+			gives = [],
+			load = 0
+		} = practice;
 		const { games = [], daysOff = [], plan = [], skills, drills } = this.input;
 		const day = this.dayOf(date);
 		const gamesOn = new Set(games.map((game) => this.dayOf(game.date)));
 		const placeOf = new Map(drills.map((drill, place) => [drill.id, place]));
 		const before = plan.find((each) => each.id === id)?.brief;
 		return {
-			...{ id, day, minutes, players, adults },
+			...{ id, day, minutes, players, adults, load },
 			// Weeks begin on the weekday of today: seven days are seven days.
 			week: Math.floor(day / 7),
 			isEve: gamesOn.has(day + 1),
@@ -104,7 +116,7 @@ class Reader {
 					[...gamesOn].filter((game) => game >= day),
 					(game) => game - day
 				) ?? Infinity,
-			...this.easing(date, [...gamesOn]),
+			isEased: this.isEased(date, [...gamesOn]),
 			gameDate:
 				games
 					.map((game) => game.date)
@@ -127,7 +139,7 @@ class Reader {
 	}
 
 	/** Whether a practice comes just before a game, or in the last week of a phase in which work gets less. */
-	private easing(date: string, games: readonly number[]): Pick<Slot, 'isEased' | 'isTaper'> {
+	private isEased(date: string, games: readonly number[]): boolean {
 		const day = this.dayOf(date);
 		const { tapers = [] } = this.input;
 		const isNear = games.some((game) => game > day && game - day <= EASED_DAYS);
@@ -135,10 +147,39 @@ class Reader {
 			({ firstDay, lastDay }) =>
 				date >= firstDay && date <= lastDay && daysBetween(date, lastDay) < WEEK
 		);
-		return {
-			isEased: isNear || isLastWeek,
-			isTaper: tapers.some(({ firstDay, lastDay }) => firstDay <= date && date <= lastDay)
-		};
+		return isNear || isLastWeek;
+	}
+
+	/** The weeks in which work gets less: whole ones from the end of their phase, one at least. */
+	private tapers(slots: readonly Slot[]): TaperWeek[] {
+		const { tapers = [], held = [] } = this.input;
+		return tapers.flatMap(({ firstDay, lastDay }) => {
+			const [first, last] = [this.dayOf(firstDay), this.dayOf(lastDay)];
+			const count = Math.max(1, Math.floor((last - first + 1) / WEEK));
+			return Array.from({ length: count }, (_, k): TaperWeek => {
+				const from = last + 1 - WEEK * (k + 1);
+				const isIn = (day: number, start: number, weeks: number) =>
+					start <= day && day < start + WEEK * weeks;
+				const usual = from - WEEK * TAPER_WEEKS;
+				const placesIn = (start: number, weeks: number) =>
+					slots.flatMap((slot, place) =>
+						isOpen(slot) && isIn(slot.day, start, weeks) ? place : []
+					);
+				const old = held.filter(({ date }) => isIn(this.dayOf(date), usual, TAPER_WEEKS));
+				const before = placesIn(usual, TAPER_WEEKS);
+				const days = [
+					...old.map(({ date }) => this.dayOf(date)),
+					...before.map((at) => slots[at].day)
+				];
+				return {
+					own: placesIn(from, 1),
+					before,
+					held: sum(old, ({ load = 0 }) => load),
+					// A week without practice says nothing of what is usual.
+					weeks: new Set(days.map((day) => Math.floor((day - usual) / WEEK))).size
+				};
+			});
+		});
 	}
 
 	/** Practices in a row up to each of those to come: after a long stretch away it begins anew. */

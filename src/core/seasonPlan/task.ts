@@ -96,18 +96,29 @@ export interface Slot {
 	toGame: number;
 	/** Nothing new and nothing hard: a game is near, or a phase ends in which work gets less. */
 	isEased: boolean;
-	/** Work gets less in it. */
-	isTaper: boolean;
 	/** A game is on the day before or after it. */
 	isByGame: boolean;
 	isOff: boolean;
 	locked: readonly Item[];
 	/** Minutes by line that it gives anyway. */
 	gives: Float64Array;
+	/** Minutes times effort of what it has beside the plan. */
+	load: number;
 	/** What the plan before had for it; null where that did not have it. */
 	before: readonly { drill: number; minutes: number; at: number }[] | null;
 	/** The day of the next game; null where none follows. */
 	gameDate: string | null;
+}
+
+/** Seven days in which work gets less, with the weeks before that say what is usual. */
+export interface TaperWeek {
+	/** Practices in it, and in the weeks before, by place. */
+	own: readonly number[];
+	before: readonly number[];
+	/** Minutes times effort that were held in the weeks before. */
+	held: number;
+	/** How many of the weeks before have a practice. */
+	weeks: number;
 }
 
 /** A request that was looked through: everything by place. */
@@ -120,6 +131,7 @@ export interface Task {
 	ladders: readonly Ladder[];
 	/** Stages that some drill trains, with the day at which each was a main one last (null for never), and how often. */
 	stages: readonly { last: number | null; times: number }[];
+	tapers: readonly TaperWeek[];
 	/** Practices that one drill may be in at most, daily ones apart. */
 	mostUses: number;
 	/** Drills that children have at least in a practice; 0 where it does not matter. */
