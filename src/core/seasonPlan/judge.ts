@@ -1,9 +1,7 @@
 import { LEAST_MINUTES } from './minutes';
+import { Rests } from './rests';
 import { Rules } from './rules';
 import type { Briefs, Item, Slot, Task } from './task';
-
-/** Days that a skill may rest: these at first, each time longer by the factor, up to the most. */
-const SPACING = { firstDays: 4, growth: 1.5, mostDays: 28 };
 
 /** What is bad about a plan, in weighted minutes under target. A plan that is there already changes only for something. */
 const COST = {
@@ -79,8 +77,10 @@ export class Judge {
 	readonly rules: Rules;
 	/** Minutes by slot and line, added up from the first slot. */
 	private readonly given: Float64Array;
-	private readonly lastMain: Int32Array;
-	private readonly times: Int16Array;
+	private readonly lineRests: Rests;
+	private readonly stageRests: Rests;
+	/** Lines by practice that its warm-up or game gives enough of. */
+	private readonly warm: readonly (readonly number[])[];
 	private readonly loads: Float64Array;
 	private readonly firstWeek: number;
 	/** Minutes that each ask was given, in the plan that was judged last. */
@@ -88,8 +88,6 @@ export class Judge {
 	/** Asks that hold in each practice. */
 	private readonly asksAt: Int32Array[];
 	private readonly more: Float64Array;
-	private readonly lastStage: Int32Array;
-	private readonly stageTimes: Int16Array;
 	/** Practices in weeks of taper. */
 	private readonly tapering: ReadonlySet<number>;
 
@@ -97,15 +95,30 @@ export class Judge {
 		const { slots, lines, held } = task;
 		this.rules = new Rules(task);
 		this.given = new Float64Array((slots.length + 1) * lines.length);
-		this.lastMain = new Int32Array(lines.length);
-		this.times = new Int16Array(lines.length);
+		this.lineRests = new Rests(
+			lines.map(({ last, begun, ends, times }) =>
+				begun === null
+					? null
+					: {
+							...{ last: last ?? Math.max(0, begun), times, from: Math.min(begun, 0), ends },
+							isAsked: true
+						}
+			)
+		);
+		this.stageRests = new Rests(
+			task.stages.map(({ last, times }) => ({
+				...{ last: last ?? 0, times, from: -Infinity, ends: Infinity },
+				isAsked: false
+			}))
+		);
+		this.warm = slots.map(({ gives }) =>
+			lines.flatMap((_, line) => (gives[line] >= WARM_MINUTES ? line : []))
+		);
 		const weeks = [...held.map(({ day }) => Math.floor(day / 7)), ...slots.map(({ week }) => week)];
 		this.firstWeek = Math.min(0, ...weeks);
 		this.loads = new Float64Array(Math.max(0, ...weeks) - this.firstWeek + 1);
 		this.got = new Float64Array(task.asks.length);
 		this.more = new Float64Array(task.asks.length);
-		this.lastStage = new Int32Array(task.stages.length);
-		this.stageTimes = new Int16Array(task.stages.length);
 		this.tapering = new Set(task.tapers.flatMap(({ own }) => own));
 		this.asksAt = slots.map((_, place) =>
 			Int32Array.from(
@@ -224,73 +237,25 @@ export class Judge {
 		return same;
 	}
 
-	/** Days that skills rest: over what they may, all together, and the longest. */
+	/** Days that skills and stages rest for: over what they may, all together, and the longest of a skill. */
 	private gaps(briefs: Briefs): { over: number; longest: number } {
-		const { slots, lines, ladders } = this.task;
-		const { lastMain, times } = this;
-		let [over, longest] = [0, 0];
-		for (let line = 0; line < lines.length; line += 1) {
-			const { last, begun } = lines[line];
-			lastMain[line] = last ?? Math.max(0, begun ?? 0);
-			times[line] = lines[line].times;
-		}
-		const count = (line: number, day: number) => {
-			const { begun, ends } = lines[line];
-			if (begun === null) return;
-			const gap = Math.min(day, ends) - Math.max(lastMain[line], Math.min(begun, 0));
-			const { firstDays, growth, mostDays } = SPACING;
-			const may = Math.min(mostDays, firstDays * growth ** Math.max(0, times[line] - 1));
-			if (gap > may) over += gap - may;
-			if (gap > longest) longest = gap;
-		};
-		const come = (line: number, day: number) => {
-			if (lastMain[line] === day && times[line] > 0) return;
-			count(line, day);
-			lastMain[line] = day;
-			times[line] += 1;
-		};
+		const { slots, ladders } = this.task;
+		const { lineRests: lines, stageRests: stages, warm } = this;
+		lines.restart();
+		stages.restart();
 		for (let place = 0; place < slots.length; place += 1) {
-			const { day, gives } = slots[place];
-			// What a warm-up or a game gives of a skill keeps it warm as well.
-			for (let line = 0; line < lines.length; line += 1)
-				if (gives[line] >= WARM_MINUTES) come(line, day);
-			for (const { drill, at } of briefs[place])
-				for (const line of ladders[drill].variants[at].mains) come(line, day);
+			const { day } = slots[place];
+			for (const line of warm[place]) lines.come(line, day);
+			for (const { drill, at } of briefs[place]) {
+				const variant = ladders[drill].variants[at];
+				for (const line of variant.mains) lines.come(line, day);
+				for (const stage of variant.stages) stages.come(stage, day);
+			}
 		}
 		const end = slots.length > 0 ? slots[slots.length - 1].day : 0;
-		for (let line = 0; line < lines.length; line += 1) count(line, end);
-		return { over: over + STAGE_GAP * this.stageGaps(briefs, end), longest };
-	}
-
-	/** Days over what stages may rest once they have come: each comes again at gaps that grow. */
-	private stageGaps(briefs: Briefs, end: number): number {
-		const { slots, stages, ladders } = this.task;
-		const { lastStage, stageTimes } = this;
-		let over = 0;
-		for (let stage = 0; stage < stages.length; stage += 1) {
-			lastStage[stage] = stages[stage].last ?? 0;
-			stageTimes[stage] = stages[stage].times;
-		}
-		const count = (stage: number, day: number) => {
-			if (stageTimes[stage] === 0) return;
-			const gap = day - lastStage[stage];
-			const may = Math.min(
-				SPACING.mostDays,
-				SPACING.firstDays * SPACING.growth ** Math.max(0, stageTimes[stage] - 1)
-			);
-			if (gap > may) over += gap - may;
-		};
-		for (let place = 0; place < slots.length; place += 1)
-			for (const { drill, at } of briefs[place])
-				for (const stage of ladders[drill].variants[at].stages) {
-					const { day } = slots[place];
-					if (stageTimes[stage] > 0 && lastStage[stage] === day) continue;
-					count(stage, day);
-					lastStage[stage] = day;
-					stageTimes[stage] += 1;
-				}
-		for (let stage = 0; stage < stages.length; stage += 1) count(stage, end);
-		return over;
+		lines.end(end);
+		stages.end(end);
+		return { over: lines.over + STAGE_GAP * stages.over, longest: lines.longest };
 	}
 
 	/** By how much weeks of taper are off the share of the load that they are to have beside the weeks before. */
