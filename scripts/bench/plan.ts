@@ -2,7 +2,8 @@
 import solver from 'javascript-lp-solver';
 import { bestWithin } from '../../src/core/base';
 import { planSearch, type SeasonPlanInput } from '../../src/core/seasonPlan';
-import { rulesBroken, wholeSeason } from '../../tests/support/seasons';
+import { rulesBroken } from '../../tests/support/seasonRules';
+import { wholeSeason } from '../../tests/support/seasons';
 import { median, slowness, verdict } from './report';
 
 const SEEDS = [1, 2, 3];

@@ -1,5 +1,7 @@
 import { expect, test } from 'vitest';
-import { likelySeason, planned, rulesBroken, wholeSeason } from '../../../tests/support/seasons';
+import { likelySeason } from '../../../tests/support/likelySeason';
+import { rulesBroken } from '../../../tests/support/seasonRules';
+import { planned, wholeSeason } from '../../../tests/support/seasons';
 import { seasonComplaints } from '../../../tests/support/sternSeason';
 import { addDays } from '../conditions';
 import type { Drill } from '../model/drill';
@@ -148,6 +150,41 @@ test('likely seasons: load falls in a taper, and every drill says why it is ther
 			`season ${input.seed}`
 		).toEqual([]);
 	}
+});
+
+test('the judge of plans says what is wrong with one that is spoiled', () => {
+	const [last, first] = ['2027-04-11', '2027-04-05'];
+	const whole = wholeSeason(12);
+	const input = {
+		...whole,
+		ages: { from: 9, to: 10 },
+		tapers: [{ firstDay: first, lastDay: last }]
+	};
+	const free = input.drills.filter(({ frequency }) => frequency !== 'daily');
+	const briefs = (of: (k: number) => { drill: string; minutes: number }[]) => ({
+		...planned(whole, 1),
+		practices: input.practices.map(({ id }, k) => ({
+			id,
+			brief: of(k).map((item) => ({ ...item, why: [{ code: 'locked' as const }] }))
+		}))
+	});
+	const four = (k: number) =>
+		[0, 1, 2, 3].map((j) => ({ drill: free[(4 * k + j) % free.length].id, minutes: 12 }));
+	const codes = (plan: SeasonPlanOutput) =>
+		new Set(seasonComplaints(input, plan).map(({ code }) => code));
+	const varied = codes(briefs(four));
+	for (const code of ['same', 'few', 'open', 'unsaid'] as const) expect(varied).not.toContain(code);
+	expect(codes(briefs((k) => four(k === 1 ? 0 : k)))).toContain('same');
+	expect(codes(briefs((k) => four(k).slice(0, k === 5 ? 3 : 4)))).toEqual(
+		new Set([...varied, 'few', 'open'])
+	);
+	expect(codes(briefs(() => four(0)))).toContain('rest');
+	const eased = briefs((k) => four(k).map((item) => ({ ...item, minutes: k < 10 ? 12 : 8 })));
+	expect(varied).toContain('taper');
+	expect(codes(eased)).not.toContain('taper');
+	const unsaid = briefs(four);
+	unsaid.practices[2].brief[0].why = [];
+	expect(codes(unsaid)).toContain('unsaid');
 });
 
 test('children get four drills or more, none for longer than suits them', () => {

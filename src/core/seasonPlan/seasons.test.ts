@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { planned, randomSeason, rulesBroken, withDaily } from '../../../tests/support/seasons';
+import { rulesBroken, withDaily } from '../../../tests/support/seasonRules';
+import { planned, randomSeason } from '../../../tests/support/seasons';
 
 describe('300 seasons', () => {
 	test.each(Array.from({ length: 10 }, (_, k) => k))('keep every hard rule: part %i', (part) => {

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { demoDb } from '../../../../../tests/support/database';
-import { planned, rulesBroken } from '../../../../../tests/support/seasons';
+import { rulesBroken } from '../../../../../tests/support/seasonRules';
+import { planned } from '../../../../../tests/support/seasons';
 import { seasonComplaints } from '../../../../../tests/support/sternSeason';
 import { loadSeason, seasonOf, type SeasonOf } from './loadSeason';
 import { loadPlan } from './planSeason';

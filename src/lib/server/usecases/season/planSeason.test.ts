@@ -1,6 +1,7 @@
 import { beforeEach, expect, test } from 'vitest';
 import { saltmarshSeason, teamId, today } from '../../../../../tests/support/saltmarshSeason';
-import { planned, rulesBroken } from '../../../../../tests/support/seasons';
+import { rulesBroken } from '../../../../../tests/support/seasonRules';
+import { planned } from '../../../../../tests/support/seasons';
 import { type PlanView, type SeasonPlanOutput } from '$core/seasonPlan';
 import type { Db } from '../../database';
 import { findPractice } from '../../repositories/practices';
