@@ -168,29 +168,54 @@ export class Annealing {
 		return { undo: turn, changes };
 	}
 
-	/** One more drill, in minutes that nothing fills or in half of another. */
+	/** One more drill: in minutes that nothing fills, in half of another, or with a little from each. */
 	private split(place: number): Step | null {
 		const brief = this.briefs[place];
 		const drill = this.below(this.task.ladders.length);
 		if (brief.some((item) => item.drill === drill)) return null;
 		const room = this.task.slots[place].minutes - minutesIn(brief);
-		const from = room >= LEAST_MINUTES ? null : this.pick(this.free(place));
-		if (from === undefined) return null;
-		const minutes = from ? Math.floor(from.minutes / 2) : Math.min(room, mostOf(this.task, drill));
-		if (minutes < LEAST_MINUTES) return null;
-		if (from && from.minutes - minutes < leastOf(this.task, from.drill)) return null;
-		if (from) from.minutes -= minutes;
+		const own = this.free(place);
+		const from = room >= LEAST_MINUTES ? undefined : this.pick(own);
+		if (room < LEAST_MINUTES && !from) return null;
+		const before = own.map(({ minutes }) => minutes);
+		const half = from ? Math.floor(from.minutes / 2) : Math.min(room, mostOf(this.task, drill));
+		let minutes = LEAST_MINUTES;
+		if (!from) minutes = half;
+		else if (half >= LEAST_MINUTES) {
+			if (from.minutes - half < leastOf(this.task, from.drill)) return null;
+			minutes = half;
+			from.minutes -= half;
+		} else if (!this.squeeze(own, LEAST_MINUTES - Math.max(0, room))) return null;
 		brief.push({ drill, minutes, isLocked: false, at: 0 });
 		return {
 			undo: () => {
 				brief.pop();
-				if (from) from.minutes += minutes;
+				for (const [k, item] of own.entries()) item.minutes = before[k];
 			},
 			changes: [
 				{ place, drill, at: this.task.ladders[drill].at, minutes },
-				...(from ? [{ place, drill: from.drill, at: from.at, minutes: -minutes }] : [])
+				...own.flatMap((item, k) =>
+					item.minutes === before[k]
+						? []
+						: { place, drill: item.drill, at: item.at, minutes: item.minutes - before[k] }
+				)
 			]
 		};
+	}
+
+	/** So many minutes from some drills, a minute each in turn as far as each has more than its least; changes nothing where they have too few. */
+	private squeeze(items: readonly Item[], minutes: number): boolean {
+		const spare = (item: Item) => Math.max(0, item.minutes - leastOf(this.task, item.drill));
+		let all = 0;
+		for (const item of items) all += spare(item);
+		if (all < minutes) return false;
+		for (let left = minutes; left > 0; )
+			for (const item of items) {
+				if (left === 0 || spare(item) === 0) continue;
+				item.minutes -= 1;
+				left -= 1;
+			}
+		return true;
 	}
 
 	/** A drill goes, and others of the practice get its minutes. */

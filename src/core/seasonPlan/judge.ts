@@ -19,7 +19,7 @@ const COST = {
 	/** Minutes of a drill that one of the three practices before has too, the nearest first. */
 	same: [0.04, 0.03, 0.02],
 	/** A minute beyond the share of a practice that may be the same as in the one before: it is the same again. */
-	again: 0.8,
+	again: 1,
 	/** A minute of a daily drill beyond those that keep it warm: it is there every time. */
 	daily: 0.2,
 	/** A drill too few in a practice of children. */
@@ -38,8 +38,8 @@ const TAPER = { least: 0.6, most: 0.8, open: 0.3 };
 const EASY_EFFORT = 5;
 /** Minutes of a skill beside the plan that keep it from resting. */
 const WARM_MINUTES = 3;
-/** Share of a practice that may be the same as in the one before. */
-const SAME_SHARE = 0.4;
+/** Share of a practice, daily drills aside, that may be the same as in the one before. */
+const SAME_SHARE = 0.45;
 /** Minutes of a daily drill that are enough. */
 const DAILY_ENOUGH = 10;
 /** What a day over the gap of a stage counts beside one of a skill with a target. */
@@ -172,7 +172,8 @@ export class Judge {
 			for (let back = 1; back <= COST.same.length && back <= place; back += 1) {
 				const minutes = this.sameIn(briefs[place - back], briefs[place]);
 				same += COST.same[back - 1] * minutes;
-				if (back === 1) same += COST.again * Math.max(0, minutes - SAME_SHARE * slot.minutes);
+				if (back === 1 && minutes > 0)
+					same += COST.again * Math.max(0, minutes - SAME_SHARE * this.variedIn(briefs[place]));
 			}
 			if (!slot.before) continue;
 			for (const item of briefs[place]) {
@@ -226,6 +227,13 @@ export class Judge {
 			cost += COST.openInTaper * cheap + dear * (left - cheap);
 		}
 		return cost;
+	}
+
+	/** Minutes of a practice beside daily drills. */
+	private variedIn(brief: readonly Item[]): number {
+		let minutes = 0;
+		for (const item of brief) if (!this.task.ladders[item.drill].isDaily) minutes += item.minutes;
+		return minutes;
 	}
 
 	private sameIn(before: readonly Item[], now: readonly Item[]): number {
