@@ -209,7 +209,7 @@ export class Annealing {
 		let all = 0;
 		for (const item of items) all += spare(item);
 		if (all < minutes) return false;
-		for (let left = minutes; left > 0; )
+		for (let left = minutes; left > 0;)
 			for (const item of items) {
 				if (left === 0 || spare(item) === 0) continue;
 				item.minutes -= 1;

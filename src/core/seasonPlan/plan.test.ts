@@ -152,6 +152,15 @@ test('likely seasons: load falls in a taper, and every drill says why it is ther
 	}
 });
 
+test('tapers as long as calendars go are read at once', () => {
+	const input = wholeSeason(6);
+	const tapers = Array.from({ length: 30 }, () => ({
+		firstDay: '0001-01-01',
+		lastDay: '9999-12-31'
+	}));
+	expect(planned({ ...input, tapers }, 1).practices).toHaveLength(6);
+});
+
 test('the judge of plans says what is wrong with one that is spoiled', () => {
 	const [last, first] = ['2027-04-11', '2027-04-05'];
 	const whole = wholeSeason(12);

@@ -156,7 +156,12 @@ class Reader {
 		return tapers.flatMap(({ firstDay, lastDay }) => {
 			const [first, last] = [this.dayOf(firstDay), this.dayOf(lastDay)];
 			const count = Math.max(1, Math.floor((last - first + 1) / WEEK));
-			return Array.from({ length: count }, (_, k): TaperWeek => {
+			// Only weeks with a practice: a phase may be as long as calendars go.
+			const weeksAgo = slots
+				.filter((slot) => isOpen(slot) && slot.day <= last)
+				.map(({ day }) => Math.floor((last - day) / WEEK));
+			return [...new Set(weeksAgo)].flatMap((k): TaperWeek | [] => {
+				if (k >= count) return [];
 				const from = last + 1 - WEEK * (k + 1);
 				const isIn = (day: number, start: number, weeks: number) =>
 					start <= day && day < start + WEEK * weeks;
